@@ -1,0 +1,2 @@
+export * from './checkApplication';
+export * from './finding';

@@ -1,0 +1,98 @@
+import { z } from 'zod';
+import { grassSlugSchema, herbicide, SITE_FACTORS } from '../knowledge';
+import { diagnosisInputSchema } from '../diagnosis';
+import { standSchema } from '../lawn';
+import { seasonRequestSchema } from '../program';
+import { materialSchema } from '../rates';
+import { localDateSchema, probeReadingSchema, weatherBundleSchema } from '../weather';
+
+/** Input of `soil`: a year's weather and the thresholds to look for. */
+export const soilCommandSchema = z.object({
+  weather: weatherBundleSchema,
+  factors: z.array(z.enum(SITE_FACTORS)).default([]),
+  readings: z.array(probeReadingSchema).default([]),
+  thresholds: z
+    .array(z.object({ valueF: z.number(), direction: z.enum(['rising', 'falling']) }))
+    .default([
+      { valueF: 50, direction: 'rising' },
+      { valueF: 55, direction: 'rising' },
+      { valueF: 70, direction: 'falling' },
+    ]),
+});
+
+/** An application with its id and zone, as records keep it. */
+export const applicationSchema = z.object({
+  id: z.string(),
+  zoneId: z.string(),
+  date: localDateSchema,
+  areaFt2: z.number().positive('the treated area is above 0'),
+  materials: z.array(materialSchema).min(1),
+});
+
+/** Input of `season`: the lawn, what was found, its weather and its records. */
+export const seasonCommandSchema = seasonRequestSchema.extend({
+  weather: weatherBundleSchema,
+  readings: z.array(probeReadingSchema).default([]),
+  records: z.array(applicationSchema).default([]),
+});
+
+/** Input of `amounts`: a mix, an area and a tank. A rate comes with its unit. */
+export const amountsCommandSchema = z.object({
+  products: z
+    .array(
+      z
+        .object({
+          herbicide: z
+            .string()
+            .refine((slug) => herbicide(slug) !== undefined, 'unknown herbicide'),
+          rate: z.number().positive('a rate is above 0'),
+          unit: z.enum(['oz/acre', 'fl-oz/acre', 'lb/acre', 'dose/acre', 'oz/1000', 'fl-oz/1000', 'lb/1000'], {
+            error: 'a rate needs its unit, for example "fl-oz/acre"',
+          }),
+        })
+        .superRefine((line, context) => {
+          const expected = herbicide(line.herbicide)?.unit;
+          const given = line.unit.split('/')[0];
+          if (expected && given !== expected) {
+            context.addIssue({
+              code: 'custom',
+              path: ['unit'],
+              message: `${line.herbicide} is measured in ${expected}, not in ${given}`,
+            });
+          }
+        }),
+    )
+    .min(1),
+  areaFt2: z.number().positive('the area is above 0'),
+  carrierGalPer1000: z.number().positive().default(1),
+  tankGal: z.number().positive('the tank holds more than 0 gal'),
+});
+
+/** Input of `check`: one application and what is known around it. */
+export const checkCommandSchema = z.object({
+  application: applicationSchema,
+  context: z.object({
+    stand: standSchema,
+    desired: z.array(grassSlugSchema).min(1),
+    zoneFt2: z.number().positive('the zone has an area above 0'),
+    others: z.array(applicationSchema).default([]),
+    airHighF: z.number().optional(),
+    soilF: z.number().optional(),
+    soilRising: z.boolean().optional(),
+    windMph: z.number().min(0).optional(),
+    drought: z.boolean().optional(),
+    irrigated: z.boolean().optional(),
+    certified: z.boolean().optional(),
+    confirmedLabels: z.array(z.string()).optional(),
+  }),
+});
+
+/** Input schema of every command of the command line. */
+export const commandSchemas = {
+  diagnose: diagnosisInputSchema,
+  soil: soilCommandSchema,
+  season: seasonCommandSchema,
+  amounts: amountsCommandSchema,
+  check: checkCommandSchema,
+} as const;
+export type CommandName = keyof typeof commandSchemas;

@@ -1,0 +1,28 @@
+import { z } from 'zod';
+import { policySchema } from '../program';
+import { localDateSchema } from '../weather';
+
+/** The day the company works on: the calendar's, or a fixed one for trying things out. */
+export const clockSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('calendar') }),
+  z.object({ kind: z.literal('fixed'), date: localDateSchema }),
+]);
+
+export const companySchema = z.object({
+  id: z.uuid(),
+  name: z.string(),
+  demo: z.boolean(),
+  clock: clockSchema,
+  policy: policySchema,
+  version: z.number().int(),
+  /** The company's local day, from its clock. */
+  today: localDateSchema,
+});
+export type Company = z.infer<typeof companySchema>;
+
+export const companyUpdateSchema = z.object({
+  clock: clockSchema,
+  policy: policySchema,
+  version: z.number().int(),
+});
+export type CompanyUpdate = z.infer<typeof companyUpdateSchema>;

@@ -1,0 +1,170 @@
+import { z } from 'zod';
+import { weatherBundleSchema } from '../weather';
+import { applicationRecordBodySchema, applicationRecordSchema } from './applicationRecord';
+import { companySchema, companyUpdateSchema } from './company';
+import { failureSchema } from './failure';
+import { lawnBodySchema, lawnSchema, lawnSummarySchema, versioned } from './lawn';
+import { readingBodySchema, readingSchema } from './reading';
+import { signInSchema, userSchema } from './session';
+import { visitBodySchema, visitSchema } from './visit';
+import { weatherImportResultSchema, weatherImportSchema } from './weatherImport';
+
+interface Endpoint {
+  method: 'get' | 'put' | 'post' | 'delete';
+  path: string;
+  summary: string;
+  request?: z.ZodType;
+  response?: z.ZodType;
+  status?: number;
+  open?: boolean;
+}
+
+const withVersion = (body: z.ZodType) =>
+  z.intersection(body, z.object({ version: z.number().int().min(0) }));
+
+/** Every endpoint of the server; the router's tests walk this list. */
+export const endpoints: readonly Endpoint[] = [
+  {
+    method: 'get',
+    path: '/api/health',
+    summary: 'Whether the server and its database answer',
+    response: z.object({ ok: z.boolean(), database: z.boolean() }),
+    open: true,
+  },
+  {
+    method: 'post',
+    path: '/api/session',
+    summary: 'Sign in; sets the session cookie',
+    request: signInSchema,
+    response: userSchema,
+    open: true,
+  },
+  {
+    method: 'get',
+    path: '/api/session',
+    summary: 'Who is signed in',
+    response: userSchema,
+  },
+  { method: 'delete', path: '/api/session', summary: 'Sign out', status: 204 },
+  {
+    method: 'get',
+    path: '/api/company',
+    summary: 'The company, its clock and policy',
+    response: companySchema,
+  },
+  {
+    method: 'put',
+    path: '/api/company',
+    summary: 'Change clock and policy (owner)',
+    request: companyUpdateSchema,
+    response: companySchema,
+  },
+  {
+    method: 'get',
+    path: '/api/lawns',
+    summary: 'All lawns with what is due',
+    response: z.array(lawnSummarySchema),
+  },
+  { method: 'get', path: '/api/lawns/{id}', summary: 'One lawn', response: lawnSchema },
+  {
+    method: 'put',
+    path: '/api/lawns/{id}',
+    summary: 'Write a lawn; the id is made by the client',
+    request: versioned(lawnBodySchema),
+    response: lawnSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/lawns/{id}/visits',
+    summary: 'Visits of a lawn, latest first',
+    response: z.array(visitSchema),
+  },
+  {
+    method: 'get',
+    path: '/api/lawns/{id}/records',
+    summary: 'Applications of a lawn, latest first',
+    response: z.array(applicationRecordSchema),
+  },
+  {
+    method: 'get',
+    path: '/api/lawns/{id}/readings',
+    summary: 'Soil thermometer readings of a lawn, latest first',
+    response: z.array(readingSchema),
+  },
+  {
+    method: 'get',
+    path: '/api/lawns/{id}/weather',
+    summary: 'The year at the lawn’s station as it stands today',
+    response: weatherBundleSchema,
+  },
+  {
+    method: 'put',
+    path: '/api/visits/{id}',
+    summary: 'Write a visit',
+    request: versioned(visitBodySchema),
+    response: visitSchema,
+  },
+  {
+    method: 'put',
+    path: '/api/records/{id}',
+    summary: 'Write an application record; it is checked, never refused for a limit',
+    request: withVersion(applicationRecordBodySchema),
+    response: applicationRecordSchema,
+  },
+  {
+    method: 'put',
+    path: '/api/readings/{id}',
+    summary: 'Write a soil thermometer reading',
+    request: versioned(readingBodySchema),
+    response: readingSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/stations/{id}/weather-csv',
+    summary: 'Take daily weather from CSV in place of the stand-in’s days',
+    request: weatherImportSchema,
+    response: weatherImportResultSchema,
+  },
+];
+
+const jsonSchema = (schema: z.ZodType) =>
+  z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any', target: 'draft-2020-12' });
+
+const json = (schema: z.ZodType) => ({ 'application/json': { schema: jsonSchema(schema) } });
+
+/** The OpenAPI 3.1 document of the server, built from the same schemas that guard its edges. */
+export function openApi(): Record<string, unknown> {
+  const paths: Record<string, Record<string, unknown>> = {};
+  for (const endpoint of endpoints) {
+    const parameters = [...endpoint.path.matchAll(/\{(\w+)\}/g)].map(([, name]) => ({
+      name,
+      in: 'path',
+      required: true,
+      schema: { type: 'string' },
+    }));
+    (paths[endpoint.path] ??= {})[endpoint.method] = {
+      summary: endpoint.summary,
+      ...(parameters.length > 0 ? { parameters } : {}),
+      ...(endpoint.open ? { security: [] } : {}),
+      ...(endpoint.request
+        ? { requestBody: { required: true, content: json(endpoint.request) } }
+        : {}),
+      responses: {
+        [endpoint.status ?? 200]: {
+          description: 'Done',
+          ...(endpoint.response ? { content: json(endpoint.response) } : {}),
+        },
+        default: { description: 'Anything else', content: json(failureSchema) },
+      },
+    };
+  }
+  return {
+    openapi: '3.1.0',
+    info: { title: 'Alfombra', version: '1' },
+    components: {
+      securitySchemes: { session: { type: 'apiKey', in: 'cookie', name: 'alfombra' } },
+    },
+    security: [{ session: [] }],
+    paths,
+  };
+}

@@ -1,0 +1,73 @@
+import { z } from 'zod';
+import { cause } from '../knowledge';
+import { answersSchema, countTestInputSchema } from '../diagnosis';
+import { weedFindingSchema, zoneFindingSchema, type ZoneFinding } from '../program';
+import { localDateSchema } from '../weather';
+
+/** What the technician made of a patch. */
+export const decisionSchema = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('cause'),
+    cause: z.string().refine((slug) => cause(slug) !== undefined, 'unknown cause'),
+  }),
+  z.object({ kind: z.literal('cannot-tell'), lookAgainOn: localDateSchema }),
+  z.object({ kind: z.literal('leave'), cause: z.string().nullable(), lookAgainOn: localDateSchema }),
+]);
+export type Decision = z.infer<typeof decisionSchema>;
+
+/** One look at one zone: the answers, the tests, what was decided, and the weeds seen. */
+export const lookSchema = z.object({
+  zoneId: z.uuid(),
+  patchId: z.uuid().nullable(),
+  answers: answersSchema,
+  tests: z.array(countTestInputSchema),
+  /** The three leading causes as the screen showed them when the decision was taken. */
+  leading: z.array(z.object({ cause: z.string(), p: z.number() })).max(3),
+  decision: decisionSchema.nullable(),
+  weeds: z.array(weedFindingSchema),
+  pointCount: zoneFindingSchema.shape.pointCount,
+});
+export type Look = z.infer<typeof lookSchema>;
+
+export const visitBodySchema = z.object({
+  lawnId: z.uuid(),
+  date: localDateSchema,
+  technician: z.string(),
+  looks: z.array(lookSchema),
+  note: z.string().max(2000).default(''),
+});
+export type VisitBody = z.infer<typeof visitBodySchema>;
+
+export const visitSchema = visitBodySchema.extend({ id: z.uuid(), version: z.number().int() });
+export type Visit = z.infer<typeof visitSchema>;
+
+/**
+ * What the season is planned on: for every zone its latest look, with weeds seen earlier this year
+ * kept as known but not counted as growing once a later look does not list them.
+ * @param visits in any order
+ */
+export function findingsOf(visits: readonly VisitBody[]): ZoneFinding[] {
+  const byZone = new Map<string, ZoneFinding>();
+  const inOrder = [...visits].sort((a, b) => (a.date < b.date ? -1 : 1));
+  for (const visit of inOrder) {
+    for (const look of visit.looks) {
+      const before = byZone.get(look.zoneId);
+      const listed = new Set(look.weeds.map(({ weed }) => weed));
+      const remembered = (before?.weeds ?? [])
+        .filter(({ weed }) => !listed.has(weed))
+        .map((finding) => ({ ...finding, growing: look.weeds.length > 0 ? false : finding.growing }));
+      const decision = look.decision;
+      const lookAgainOn =
+        decision && decision.kind !== 'cause' ? decision.lookAgainOn : undefined;
+      const decided = decision && decision.kind !== 'cannot-tell' ? decision.cause : null;
+      byZone.set(look.zoneId, {
+        zoneId: look.zoneId,
+        weeds: [...look.weeds, ...remembered],
+        ...(look.pointCount ? { pointCount: look.pointCount } : {}),
+        ...(lookAgainOn ? { lookAgainOn } : {}),
+        ...(decided ? { cause: decided } : {}),
+      });
+    }
+  }
+  return [...byZone.values()];
+}

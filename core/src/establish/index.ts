@@ -1,0 +1,3 @@
+export * from './coverDecision';
+export * from './seedRate';
+export * from './wilson';

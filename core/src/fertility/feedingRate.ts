@@ -1,0 +1,111 @@
+import {
+  fertilizers,
+  grass,
+  heatRule,
+  type Fertilizer,
+  type GrassSlug,
+} from '../knowledge';
+import { productForNutrient } from './productForNutrient';
+import { saltLoad, saltLoadLimit } from './saltLoad';
+
+export interface FeedingInput {
+  /** Grasses that govern: the most sparing one sets each limit. */
+  grasses: readonly GrassSlug[];
+  /** What this feeding should bring, lb N per 1000 ft². */
+  wantedLbPer1000: number;
+  /** Highest air high expected in the days of the feeding, °F. */
+  airHighF: number;
+  month: number;
+  irrigated: boolean;
+  /** lb N per 1000 ft² already given this year. */
+  givenLbPer1000: number;
+  dryTopsoil?: boolean;
+}
+
+/** What held a feeding down. */
+export type FeedingLimit =
+  'wanted' | 'per-application' | 'year' | 'heat' | 'hot' | 'not-irrigated-in-heat' | 'salt';
+
+export interface Feeding {
+  fertilizer: Fertilizer;
+  nLbPer1000: number;
+  productLbPer1000: number;
+  saltLoad: number;
+  saltLimit: number;
+  limitedBy: FeedingLimit;
+}
+
+/** A feeding under this is not worth the walk, lb N per 1000 ft². */
+const WORTH_FEEDING = 0.2;
+const SUMMER = [6, 7, 8];
+
+function limitsFor(
+  input: FeedingInput,
+  product: Fertilizer,
+): { limit: FeedingLimit; lb: number }[] {
+  const entries = input.grasses.map(grass);
+  const cool = entries.some(({ season }) => season === 'cool');
+  const slow = product.slowShare >= heatRule.slowShare;
+  const summer = SUMMER.includes(input.month);
+  const perApplication = Math.min(
+    ...entries.map(({ nitrogen, season }) => {
+      if (!nitrogen) return 0;
+      if (slow) return nitrogen.maxSlowLbPer1000;
+      return summer && season === 'cool'
+        ? nitrogen.maxQuickSummerLbPer1000
+        : nitrogen.maxQuickLbPer1000;
+    }),
+  );
+  const year = Math.min(...entries.map(({ nitrogen }) => nitrogen?.yearLbPer1000[2] ?? 0));
+  const limits: { limit: FeedingLimit; lb: number }[] = [
+    { limit: 'wanted', lb: input.wantedLbPer1000 },
+    { limit: 'per-application', lb: perApplication },
+    { limit: 'year', lb: year - input.givenLbPer1000 },
+  ];
+  if (cool && input.airHighF >= heatRule.warmF) {
+    if (!input.irrigated) limits.push({ limit: 'not-irrigated-in-heat', lb: 0 });
+    else if (input.airHighF >= heatRule.hotF) {
+      limits.push({ limit: 'hot', lb: slow ? heatRule.hotSlowLb : 0 });
+    } else {
+      limits.push({ limit: 'heat', lb: slow ? heatRule.warmSlowLb : heatRule.warmQuickLb });
+    }
+  }
+  return limits;
+}
+
+/**
+ * The richest safe feeding: for each generic grade the tightest of grass, year, heat and salt limits
+ * is taken, and the grade that comes nearest to what is wanted wins, the lower salt load on a tie.
+ * Grades with phosphorus are left to soil tests and seeding.
+ * @returns `null` when less than 0.2 lb N per 1000 ft² is safe, with nothing worth the walk
+ */
+export function feedingRate(input: FeedingInput): Feeding | null {
+  const burnLimit = saltLoadLimit({
+    airHighF: input.airHighF,
+    ...(input.dryTopsoil === undefined ? {} : { dryTopsoil: input.dryTopsoil }),
+  });
+  const options = fertilizers
+    .filter(({ grade }) => grade[1] === 0)
+    .map((product): Feeding => {
+      const nPercent = product.grade[0];
+      const saltCap = (burnLimit * 100) / product.saltIndex;
+      const limits = [
+        ...limitsFor(input, product),
+        { limit: 'salt' as const, lb: (saltCap * nPercent) / 100 },
+      ];
+      const tightest = limits.reduce((a, b) => (b.lb < a.lb - 1e-9 ? b : a));
+      const nLbPer1000 = Math.max(0, Math.floor(tightest.lb * 20 + 1e-6) / 20);
+      const productLbPer1000 = productForNutrient(nLbPer1000, nPercent);
+      return {
+        fertilizer: product,
+        nLbPer1000,
+        productLbPer1000,
+        saltLoad: saltLoad(productLbPer1000, product.saltIndex),
+        saltLimit: burnLimit,
+        limitedBy: tightest.limit,
+      };
+    })
+    .filter(({ nLbPer1000 }) => nLbPer1000 >= WORTH_FEEDING)
+    .sort((a, b) => b.nLbPer1000 - a.nLbPer1000 || a.saltLoad - b.saltLoad);
+  return options[0] ?? null;
+}

@@ -1,0 +1,4 @@
+export * from './feedingRate';
+export * from './growthPotential';
+export * from './productForNutrient';
+export * from './saltLoad';

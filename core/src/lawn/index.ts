@@ -1,0 +1,3 @@
+export * from './area';
+export * from './stand';
+export * from './zone';

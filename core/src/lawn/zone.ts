@@ -1,0 +1,98 @@
+import { z } from 'zod';
+import { grassSlugSchema, SITE_FACTORS } from '../knowledge';
+
+/** A corner of an outline on the lawn's own plan, feet east and south of the plan's corner. */
+export const pointSchema = z.object({ x: z.number(), y: z.number() });
+export type Point = z.infer<typeof pointSchema>;
+
+/** One grass of a stand and the share of the ground it covers. */
+export const standShareSchema = z.object({
+  species: grassSlugSchema,
+  /** Share of the zone's ground, 0-1. */
+  cover: z
+    .number()
+    .min(0, 'cover is a share of the ground, 0 to 1')
+    .max(1, 'cover is a share of the ground, 0 to 1'),
+});
+export type StandShare = z.infer<typeof standShareSchema>;
+
+/** The grasses of one zone. What they leave is bare or weedy ground. */
+export const standSchema = z
+  .array(standShareSchema)
+  .max(8)
+  .superRefine((stand, context) => {
+    const seen = new Set<string>();
+    stand.forEach((share, index) => {
+      if (seen.has(share.species)) {
+        context.addIssue({
+          code: 'custom',
+          path: [index, 'species'],
+          message: `${share.species} is listed twice`,
+        });
+      }
+      seen.add(share.species);
+    });
+    const total = stand.reduce((sum, share) => sum + share.cover, 0);
+    if (total > 1 + 1e-9) {
+      context.addIssue({
+        code: 'custom',
+        path: [],
+        message: `the stand covers ${Math.round(total * 100)} % of the ground; at most 100 %`,
+      });
+    }
+  });
+
+export const siteSchema = z.object({
+  /** Rows of the soil-temperature offset table that hold here. */
+  factors: z.array(z.enum(SITE_FACTORS)).default([]),
+  irrigated: z.boolean().nullable().default(null),
+  dog: z.boolean().nullable().default(null),
+  /** Trees or beds whose roots reach into the zone. */
+  treeRoots: z.boolean().default(false),
+  /** Vegetables, grapes or flowers within 100 ft. */
+  sensitivePlants: z.boolean().default(false),
+  samePlaceBefore: z.boolean().nullable().default(null),
+  newTurf: z.boolean().nullable().default(null),
+});
+export type Site = z.infer<typeof siteSchema>;
+
+export const edgeStateSchema = z.enum(['confirmed', 'assumed']);
+
+export const zoneSchema = z
+  .object({
+    id: z.uuid(),
+    name: z.string().trim().min(1).max(60),
+    /** Corners in order; the last joins the first. */
+    outline: z.array(pointSchema).min(3),
+    /** State of the edge that leaves each corner. */
+    edges: z.array(edgeStateSchema),
+    /** House, beds and drive inside the zone. */
+    cutouts: z.array(z.array(pointSchema).min(3)).default([]),
+    stand: standSchema,
+    /** Grasses that the customer wants here; any other grass is a weed. */
+    desired: z.array(grassSlugSchema).min(1, 'name at least one grass the customer wants'),
+    site: siteSchema,
+  })
+  .superRefine((zone, context) => {
+    if (zone.edges.length !== zone.outline.length) {
+      context.addIssue({
+        code: 'custom',
+        path: ['edges'],
+        message: 'one state for each edge of the outline',
+      });
+    }
+  });
+export type Zone = z.infer<typeof zoneSchema>;
+
+/** A damaged place in a zone. */
+export const patchSchema = z.object({
+  id: z.uuid(),
+  zoneId: z.uuid(),
+  number: z.number().int().positive(),
+  centre: pointSchema,
+  /** ft, longest way and across. */
+  widthFt: z.number().positive('a patch has a width above 0'),
+  lengthFt: z.number().positive('a patch has a length above 0'),
+  seenOn: z.string(),
+});
+export type Patch = z.infer<typeof patchSchema>;

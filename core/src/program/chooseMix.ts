@@ -1,0 +1,329 @@
+import {
+  applicationRules,
+  efficacy,
+  herbicides,
+  prodiamineSteps,
+  stageFactor,
+  weed as weedOf,
+  type GrassSlug,
+  type Herbicide,
+  type ToleranceCondition,
+} from '../knowledge';
+import { activesOf } from '../rates';
+import { SQUARE_FEET_PER_ACRE, type LocalDate } from '../units';
+import type { Exclusion, Reason } from './reason';
+import { rateCap, recipeOverCap, standTolerance } from './tolerance';
+import type { Usage } from './usage';
+
+/** A weed to be hit, how well, and the stage it is in. */
+export interface Target {
+  weed: string;
+  /** Wanted control, %. */
+  targetPct: number;
+  stage?: string;
+}
+
+/** Everything that decides which product may and should be used on one walk. */
+export interface MixQuestion {
+  mode: 'pre' | 'post';
+  grasses: readonly GrassSlug[];
+  targets: readonly Target[];
+  treatedFt2: number;
+  /** Forecast high of the day, °F. */
+  airHighF: number;
+  conditions: ReadonlySet<ToleranceCondition>;
+  drought: boolean;
+  treeRoots: boolean;
+  sensitivePlants: boolean;
+  /** Weeks until the zone is seeded; `null` when it is not. */
+  weeksToSeeding: number | null;
+  /** Weeks since seedlings came up; `null` when there are none. */
+  weeksSinceEmergence: number | null;
+  residential: boolean;
+  certified: boolean;
+  /** Products whose label the company has checked for home lawns. */
+  confirmedLabels: ReadonlySet<string>;
+  walks: number;
+  stock?: ReadonlySet<string>;
+  walkUsd?: number;
+  /** Earlier and planned use on the zone, with the dates of the walks in question. */
+  usage?: { usage: Usage; dates: readonly LocalDate[] };
+}
+
+export interface MixChoice {
+  products: { herbicide: string; ratePerAcre: number }[];
+  /** Expected control after all walks, % by weed. */
+  control: Record<string, number>;
+  /** Every target is reached. */
+  reaches: boolean;
+  walks: number;
+  minIntervalDays: number;
+  chemicalUsdInvented: number;
+  totalUsdInvented: number;
+  /** A low rate on tender or hot turf: try 10-25 ft² and look again in three days. */
+  testSpot: boolean;
+}
+
+export interface MixAnswer {
+  best: MixChoice | null;
+  runnersUp: MixChoice[];
+  excluded: Exclusion[];
+}
+
+interface Candidate {
+  product: Herbicide;
+  ratePerAcre: number;
+  /** Share of the full effect at this rate. */
+  effect: number;
+  light: boolean;
+  actives: string[];
+  components: number;
+  /** Effect on each target as a share, in the order of the targets. */
+  hits: number[];
+}
+
+const WEEKS_BEFORE_ROOTED = 0;
+
+/** Steps of prodiamine that leave enough weeks before seeding, highest first. */
+function prodiamineStep(weeks: number) {
+  return [...prodiamineSteps].reverse().find((step) => step.waitWeeks <= weeks);
+}
+
+function chooseRate(
+  product: Herbicide,
+  question: MixQuestion,
+  light: boolean,
+): { ratePerAcre: number; effect: number } {
+  const dormant = question.conditions.has('fully-dormant');
+  if (product.slug === 'glyphosate' && dormant) return { ratePerAcre: 16, effect: 0.95 };
+  const cap = rateCap(product, question.grasses);
+  if (product.slug === 'prodiamine' && question.mode === 'pre') {
+    const weeks = question.weeksToSeeding ?? Infinity;
+    const step = [...prodiamineSteps]
+      .reverse()
+      .find(({ waitWeeks, ozPerAcre }) => waitWeeks <= weeks && ozPerAcre <= cap + 1e-9);
+    if (step) return { ratePerAcre: step.ozPerAcre, effect: step.effect };
+  }
+  const [low, high] = product.rate;
+  const wanted = light ? (low ?? high) : high;
+  return {
+    ratePerAcre: Math.min(wanted, cap),
+    effect: light ? applicationRules.lightEffect : 1,
+  };
+}
+
+function screen(product: Herbicide, question: MixQuestion): { candidate: Candidate; reasons: Reason[] } {
+  const reasons: Reason[] = [];
+  const refuse = (rule: string, inputs: Reason['inputs'] = {}) => reasons.push({ rule, inputs });
+  const worst = standTolerance(product, question.grasses, question.conditions);
+  if (worst.rating !== 'safe' && worst.rating !== 'caution') {
+    refuse('R01-turf', { rating: worst.rating, species: worst.species });
+  }
+  const overCap = recipeOverCap(product, question.grasses);
+  if (overCap) refuse('R01-recipe-over-cap', { component: overCap });
+  if (question.residential && product.residential === 'no') refuse('R02-site');
+  if (question.airHighF > product.airF[1]) {
+    refuse('R03-too-hot', { airHighF: question.airHighF, maxF: product.airF[1] });
+  }
+  if (question.mode === 'post' && question.airHighF < product.airF[0]) {
+    refuse('R04-too-cold', { airHighF: question.airHighF, minF: product.airF[0] });
+  }
+  if (question.mode === 'post' && question.drought) {
+    refuse('R05-drought');
+    if (product.slug.includes('quinclorac')) refuse('R06-needs-moist-soil');
+  }
+  const weeks = question.weeksToSeeding;
+  if (weeks !== null) {
+    const wait =
+      product.slug === 'prodiamine'
+        ? prodiamineStep(weeks)
+          ? 0
+          : prodiamineSteps[0].waitWeeks
+        : product.waitBeforeSeedingWeeks[1];
+    if (wait > weeks) refuse('R07-seeding-wait', { waitWeeks: wait, weeks });
+  }
+  const age = question.weeksSinceEmergence;
+  if (age !== null && age >= WEEKS_BEFORE_ROOTED && age < product.seedlingAgeWeeks) {
+    refuse('R08-seedlings', { weeks: age, minWeeks: product.seedlingAgeWeeks });
+  }
+  if (question.treeRoots && product.rootZone === 'high') refuse('R09-root-zone');
+  if (
+    question.residential &&
+    product.residential === 'check-label' &&
+    !question.confirmedLabels.has(product.slug)
+  ) {
+    refuse('R10-label-unconfirmed');
+  }
+  if (
+    question.sensitivePlants &&
+    product.volatility === 'high' &&
+    question.airHighF > applicationRules.vapourAboveF
+  ) {
+    refuse('R11-vapour', { airHighF: question.airHighF, maxF: applicationRules.vapourAboveF });
+  }
+  if (product.restrictedUse && !question.certified) refuse('R13-restricted-use');
+  // A non-selective product passes only where the turf is dormant enough for an override to say so.
+
+  const light =
+    worst.rating === 'caution' || question.airHighF > applicationRules.lightRateAboveF;
+  const { ratePerAcre, effect } = chooseRate(product, question, light && question.mode === 'post');
+  const hits = question.targets.map(({ weed, stage }) => {
+    const full = efficacy(question.mode, weed, product.slug);
+    return Math.round(full * (stage ? stageFactor(weed, stage, product.slug) : 1));
+  });
+  if (Math.max(0, ...hits) < applicationRules.usefulEfficacy) {
+    refuse('R12-no-use', { best: Math.max(0, ...hits) });
+  }
+  if (question.usage && reasons.length === 0) {
+    reasons.push(
+      ...question.usage.usage.refusals([{ product, ratePerAcre }], question.usage.dates),
+    );
+  }
+  return {
+    candidate: {
+      product,
+      ratePerAcre,
+      effect,
+      light,
+      actives: activesOf(product),
+      components: product.tankMix?.length ?? 1,
+      hits: hits.map((percent) => percent / 100),
+    },
+    reasons,
+  };
+}
+
+/** Graminicides lose their effect beside phenoxy acids and dicamba; triclopyr is the exception. */
+function antagonistic(a: Candidate, b: Candidate): boolean {
+  const isGraminicide = (c: Candidate) => c.product.hrac.includes('1');
+  const isOtherAuxin = (c: Candidate) =>
+    c.product.hrac.includes('4') && c.actives.some((active) => AUXINS_NOT_TRICLOPYR.has(active));
+  return (isGraminicide(a) && isOtherAuxin(b)) || (isGraminicide(b) && isOtherAuxin(a));
+}
+const AUXINS_NOT_TRICLOPYR = new Set(['2,4-d', 'dicamba', 'mcpa', 'mecoprop-p', 'fluroxypyr', 'clopyralid', 'quinclorac']);
+
+const MOST_COMPONENTS = 3;
+
+function compatible(a: Candidate, b: Candidate, question: MixQuestion): boolean {
+  if (a.actives.some((active) => b.actives.includes(active))) return false;
+  if (a.components + b.components > MOST_COMPONENTS) return false;
+  if (antagonistic(a, b)) return false;
+  if (
+    question.mode === 'pre' &&
+    a.product.hrac.some((group) => b.product.hrac.includes(group))
+  ) {
+    return false;
+  }
+  return true;
+}
+
+function evaluate(set: readonly Candidate[], question: MixQuestion): MixChoice | null {
+  const { walks, treatedFt2 } = question;
+  for (const { product, ratePerAcre } of set) {
+    if (walks * ratePerAcre > product.maxPerYear + 1e-9 || walks > product.maxApplications) {
+      return null;
+    }
+  }
+  if (
+    set.length > 1 &&
+    question.usage &&
+    question.usage.usage.refusals(set, question.usage.dates).length > 0
+  ) {
+    return null;
+  }
+  const control: Record<string, number> = {};
+  let reaches = true;
+  question.targets.forEach(({ weed, targetPct }, index) => {
+    // Independent action (Colby 1967, Weeds 15): survivors of each product multiply.
+    const survive = set.reduce(
+      (share, candidate) => share * (1 - candidate.effect * (candidate.hits[index] as number)),
+      1,
+    );
+    const percent = 100 * (1 - survive ** walks);
+    control[weed] = percent;
+    if (percent < targetPct - 1e-9) reaches = false;
+  });
+  const acres = treatedFt2 / SQUARE_FEET_PER_ACRE;
+  const chemical =
+    walks *
+    acres *
+    set.reduce((sum, { product, ratePerAcre }) => sum + product.usdPerUnitInvented * ratePerAcre, 0);
+  return {
+    products: set.map(({ product, ratePerAcre }) => ({ herbicide: product.slug, ratePerAcre })),
+    control,
+    reaches,
+    walks,
+    minIntervalDays: Math.max(...set.map(({ product }) => product.minIntervalDays)),
+    chemicalUsdInvented: chemical,
+    totalUsdInvented: chemical + walks * (question.walkUsd ?? applicationRules.walkUsdInvented),
+    testSpot: set.some(({ light }) => light) && question.mode === 'post',
+  };
+}
+
+/** Smallest margin over the targets, percentage points; negative when one is missed. */
+const margin = (choice: MixChoice, targets: readonly Target[]): number =>
+  Math.min(...targets.map(({ weed, targetPct }) => (choice.control[weed] as number) - targetPct));
+
+const reachedCount = (choice: MixChoice, targets: readonly Target[]): number =>
+  targets.filter(({ weed, targetPct }) => (choice.control[weed] as number) >= targetPct).length;
+
+/** Whether a cheaper choice wins: cost first, then fewer products, then the wider margin. */
+function byCost(targets: readonly Target[]) {
+  return (a: MixChoice, b: MixChoice): number => {
+    const cost = a.totalUsdInvented - b.totalUsdInvented;
+    if (Math.abs(cost) > 0.005) return cost;
+    return a.products.length - b.products.length || margin(b, targets) - margin(a, targets);
+  };
+}
+
+/** Whether a choice that misses a target is the lesser evil: more targets, then smaller shortfall. */
+function byShortfall(targets: readonly Target[]) {
+  return (a: MixChoice, b: MixChoice): number =>
+    reachedCount(b, targets) - reachedCount(a, targets) ||
+    margin(b, targets) - margin(a, targets) ||
+    a.totalUsdInvented - b.totalUsdInvented;
+}
+
+/**
+ * Chooses what to spray on one walk: every product is screened (all exclusions are kept), then every
+ * single product and compatible pair is tried, and the cheapest that reaches all targets wins. When
+ * none does, the best of the rest is returned with `reaches: false`, if it does anything at all.
+ */
+export function chooseMix(question: MixQuestion): MixAnswer {
+  const excluded: Exclusion[] = [];
+  const feasible: Candidate[] = [];
+  for (const product of herbicides) {
+    if (question.stock && !question.stock.has(product.slug)) continue;
+    if (question.mode === 'pre' ? !product.preEmergent : !product.postEmergent) {
+      if (!question.stock) continue;
+    }
+    const { candidate, reasons } = screen(product, question);
+    if (reasons.length > 0) excluded.push({ herbicide: product.slug, reasons });
+    else feasible.push(candidate);
+  }
+  const choices: MixChoice[] = [];
+  const consider = (set: readonly Candidate[]) => {
+    const choice = evaluate(set, question);
+    if (choice) choices.push(choice);
+  };
+  feasible.forEach((a, index) => {
+    consider([a]);
+    for (const b of feasible.slice(index + 1)) if (compatible(a, b, question)) consider([a, b]);
+  });
+  const reaching = choices.filter(({ reaches }) => reaches).sort(byCost(question.targets));
+  if (reaching[0]) {
+    return { best: reaching[0], runnersUp: reaching.slice(1, 3), excluded };
+  }
+  const short = choices
+    .filter((choice) =>
+      Object.values(choice.control).some((pct) => pct >= applicationRules.usefulEfficacy),
+    )
+    .sort(byShortfall(question.targets));
+  return { best: short[0] ?? null, runnersUp: short.slice(1, 3), excluded };
+}
+
+/** Control asked of a weed, %: less of the very hard ones. */
+export function targetControl(weedSlug: string): number {
+  const hard = (weedOf(weedSlug)?.difficulty ?? 3) >= 5;
+  return hard ? applicationRules.hardTargetControl : applicationRules.targetControl;
+}

@@ -1,0 +1,123 @@
+import { feedingRate } from '../fertility';
+import { feedingCalendars, fertilizer, grass } from '../knowledge';
+import type { Application } from '../rates';
+import { addDays, daysBetween, localDate, monthOf, yearOf } from '../units';
+import type { Reason } from './reason';
+import { highestAir } from './sprayDay';
+import type { FeedStep, SeedStep } from './step';
+import { earlier, later, soilWindow, type StepWindow } from './window';
+import { firstFrost, stateOf, type ZoneCase } from './zoneCase';
+
+/** Days after a feeding over which the weather decides whether it burns. */
+const FEED_DAYS = 7;
+
+/** lb N per 1000 ft² on record in a year. */
+const nitrogenOf = (records: readonly Application[], year: number): number =>
+  records
+    .filter((record) => yearOf(localDate(record.date)) === year)
+    .reduce(
+      (sum, record) =>
+        sum +
+        record.materials.reduce((lb, material) => {
+          if (material.kind !== 'fertilizer') return lb;
+          const percent = fertilizer(material.slug)?.grade[0] ?? 0;
+          return lb + ((material.amount * percent) / 100 / record.areaFt2) * 1000;
+        }, 0),
+      0,
+    );
+
+const UPKEEP_INDEX = { basic: 0, standard: 1, showpiece: 2 } as const;
+
+/** Feedings of the year that are still to come, and the ones left out with the reason. */
+export function feedSteps(
+  zoneCase: ZoneCase,
+  seed: SeedStep | null,
+): { steps: FeedStep[]; leftOut: Reason[] } {
+  const { input, zone, season, main, grasses, areaFt2, records } = zoneCase;
+  const calendar = feedingCalendars.find((entry) => entry.grasses.includes(main));
+  const yearly = grass(main).nitrogen?.yearLbPer1000[UPKEEP_INDEX[input.upkeep]];
+  const steps: FeedStep[] = [];
+  const leftOut: Reason[] = [];
+  if (!calendar || yearly === undefined) return { steps, leftOut };
+  const year = yearOf(input.today);
+  let given = nitrogenOf(records, year);
+  for (const slot of calendar.slots) {
+    const bySoil = soilWindow(season, slot, year);
+    if (!bySoil || bySoil.closes < input.today) continue;
+    const lastDay =
+      slot.daysBeforeFrost === undefined
+        ? bySoil.closes
+        : addDays(firstFrost(input.region, year), -slot.daysBeforeFrost);
+    const closes = earlier(bySoil.closes, lastDay);
+    if (closes < bySoil.opens || closes < input.today) continue;
+    const window: StepWindow = {
+      ...bySoil,
+      closes,
+      best: earlier(later(bySoil.best, input.today), closes),
+    };
+    const fed = records.some(
+      (record) =>
+        record.materials.some(({ kind }) => kind === 'fertilizer') &&
+        localDate(record.date) >= addDays(window.opens, -FEED_DAYS) &&
+        localDate(record.date) <= window.closes,
+    );
+    if (fed) {
+      leftOut.push({ rule: 'feed-done', inputs: { slot: slot.slug } });
+      continue;
+    }
+    const airHighF = highestAir(season, window.best, earlier(addDays(window.best, FEED_DAYS), closes));
+    const wanted = yearly * slot.share;
+    const feeding = feedingRate({
+      grasses,
+      wantedLbPer1000: wanted,
+      airHighF,
+      month: monthOf(window.best),
+      irrigated: zone.site.irrigated === true,
+      givenLbPer1000: given,
+    });
+    if (!feeding) {
+      leftOut.push({ rule: 'feed-nothing-safe', inputs: { slot: slot.slug, airHighF: Math.round(airHighF) } });
+      continue;
+    }
+    given += feeding.nLbPer1000;
+    const nearSeed = seed !== null && Math.abs(daysBetween(window.best, seed.window.best)) <= 14;
+    steps.push({
+      id: `${zone.id}:feed:${slot.slug}:${year}`,
+      kind: 'feed',
+      zoneId: zone.id,
+      slot: slot.slug,
+      window,
+      state: stateOf(window, input.today),
+      areaFt2,
+      gates: [
+        { kind: 'not-frozen-or-saturated' },
+        { kind: 'water-in', inches: [0.25, 0.25], withinDays: 1 },
+      ],
+      because: [
+        { rule: 'feed-slot', inputs: { slot: slot.slug, yearly, sharePct: Math.round(slot.share * 100) } },
+        {
+          rule: `feed-limited-${feeding.limitedBy}`,
+          inputs: { airHighF: Math.round(airHighF), wanted: Number(wanted.toFixed(2)) },
+        },
+        {
+          rule: 'feed-salt',
+          inputs: {
+            load: Number(feeding.saltLoad.toFixed(2)),
+            limit: Number(feeding.saltLimit.toFixed(2)),
+          },
+        },
+        ...(nearSeed ? [{ rule: 'feed-with-seed', inputs: {} }] : []),
+      ],
+      fertilizer: feeding.fertilizer.slug,
+      nLbPer1000: feeding.nLbPer1000,
+      productLbPer1000: feeding.productLbPer1000,
+      totalLb: (feeding.productLbPer1000 * areaFt2) / 1000,
+      wantedNLbPer1000: wanted,
+      limitedBy: feeding.limitedBy,
+      saltLoad: feeding.saltLoad,
+      saltLimit: feeding.saltLimit,
+    });
+  }
+  return { steps, leftOut };
+}
+

@@ -1,0 +1,34 @@
+import { zoneSoil, type ProbeReading, type SoilSeason, type WeatherBundle } from '../weather';
+import type { Application } from '../rates';
+import { planSeason } from './planSeason';
+import type { SeasonRequest } from './seasonInput';
+import type { Season } from './step';
+
+export interface LawnSeason {
+  season: Season;
+  /** Soil season of each zone, by zone id. */
+  soil: ReadonlyMap<string, SoilSeason>;
+}
+
+/**
+ * The year of a lawn from what is stored about it: soil first, zone by zone, then the steps. Zones
+ * with the same site and no probe readings of their own share one soil season.
+ */
+export function lawnSeason(
+  request: SeasonRequest,
+  weather: WeatherBundle,
+  readings: readonly ProbeReading[],
+  records: readonly Application[],
+): LawnSeason {
+  const shared = new Map<string, SoilSeason>();
+  const soil = new Map<string, SoilSeason>();
+  for (const zone of request.zones) {
+    const probed = readings.some(({ zoneId }) => zoneId === zone.id);
+    const key = probed ? zone.id : [...zone.site.factors].sort().join();
+    const known = shared.get(key) ?? zoneSoil(zone, weather, readings);
+    shared.set(key, known);
+    soil.set(zone.id, known);
+  }
+  const rain10DaysIn = weather.days.slice(-10).reduce((sum, day) => sum + day.rainIn, 0);
+  return { season: planSeason({ ...request, soil, records, rain10DaysIn }), soil };
+}

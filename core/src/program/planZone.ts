@@ -1,0 +1,119 @@
+import { emergenceWindows, herbicide, type EmergenceWindow } from '../knowledge';
+import { governingGrasses, mainGrass, zoneArea, type Zone } from '../lawn';
+import { addDays, daysBetween, yearOf } from '../units';
+import { controlStep } from './controlStep';
+import { feedSteps } from './feedSteps';
+import { preventStep } from './preventStep';
+import type { Reason } from './reason';
+import type { SeasonInput } from './seasonInput';
+import { seedStep } from './seedStep';
+import type { Clash, Season, SprayStep } from './step';
+import { Usage } from './usage';
+import { zoneWeeds, type ZoneCase } from './zoneCase';
+
+/** Notes a planned spray so that later steps of the zone keep clear of its limits. */
+function reserve(usage: Usage, step: SprayStep): void {
+  for (const { herbicide: slug, ratePerAcre } of step.products) {
+    const product = herbicide(slug);
+    if (!product) continue;
+    for (let walk = 0; walk < step.walks; walk += 1) {
+      usage.add(product, ratePerAcre, addDays(step.window.best, walk * step.intervalDays));
+    }
+  }
+}
+
+/**
+ * Works out one zone: seed first (it shuts other work out), then pre-emergents in order of date, the
+ * post-emergent, and the feedings. Seed and a pre-emergent that cannot both be had are held back
+ * until the technician picks one.
+ */
+export function planZone(input: SeasonInput, zone: Zone): Season {
+  const season = input.soil.get(zone.id);
+  if (!season) throw new RangeError(`no soil season for zone ${zone.id}`);
+  const records = input.records.filter(({ zoneId }) => zoneId === zone.id);
+  const zoneCase: ZoneCase = {
+    input,
+    zone,
+    season,
+    areaFt2: zoneArea(zone),
+    grasses: governingGrasses(zone),
+    main: mainGrass(zone),
+    weeds: zoneWeeds(input, zone),
+    records,
+    usage: Usage.of(records),
+  };
+  const result: Season = { steps: [], clashes: [], leftOut: [], unmet: [] };
+  const leaveOut = (reason: Reason) => result.leftOut.push({ zoneId: zone.id, reason });
+
+  const seeding = seedStep(zoneCase);
+  if (seeding.reason) leaveOut(seeding.reason);
+  let seed = seeding.step;
+
+  const groups = emergenceWindows
+    .map((group) => ({ group, ...preventStep(zoneCase, group, seed) }))
+    .filter(({ step, unmet }) => step !== null || unmet.length > 0)
+    .sort((a, b) => (a.step && b.step ? (a.step.window.best < b.step.window.best ? -1 : 1) : 0));
+
+  // A choice for prevention settles the seeding before anything is laid out around it.
+  const clashId = (group: EmergenceWindow, step: SprayStep) =>
+    `${zone.id}:seed-or-prevent:${group.slug}:${yearOf(step.window.best)}`;
+  const chosenPrevent = groups.some(
+    ({ group, step, clash }) => clash && step && input.choices[clashId(group, step)] === 'prevent',
+  );
+  let heldSeed = false;
+  for (const { group } of groups) {
+    // Each is asked again, since the ones before it have used up part of the limits.
+    const { step, clash, unmet } = preventStep(zoneCase, group, seed);
+    result.unmet.push(...unmet);
+    if (!step) continue;
+    if (!clash || !seed) {
+      const sameMix = result.steps.find(
+        (other): other is SprayStep =>
+          other.kind === 'prevent' &&
+          Math.abs(daysBetween(other.window.best, step.window.best)) <= 14 &&
+          other.products.some((p) => step.products.some((q) => q.herbicide === p.herbicide)),
+      );
+      if (sameMix) {
+        sameMix.control.push(...step.control);
+        sameMix.because.push({ rule: 'prevent-same-walk', inputs: { group: group.slug } });
+        continue;
+      }
+      result.steps.push(step);
+      reserve(zoneCase.usage, step);
+      continue;
+    }
+    const id = clashId(group, step);
+    const choice = input.choices[id] ?? null;
+    result.clashes.push({
+      id,
+      zoneId: zone.id,
+      seed,
+      prevent: step,
+      ...clash,
+      seedFrom: addDays(step.window.best, clash.waitWeeks * 7),
+      choice,
+    } satisfies Clash);
+    if (choice === 'prevent' || (chosenPrevent && choice !== 'seed')) {
+      result.steps.push(step);
+      reserve(zoneCase.usage, step);
+      if (choice === 'prevent') leaveOut({ rule: 'seed-set-aside', inputs: { group: group.slug } });
+    } else if (choice === 'seed') {
+      leaveOut({ rule: 'prevent-set-aside', inputs: { group: group.slug } });
+    } else heldSeed = true;
+  }
+  const keepSeed = seed !== null && !chosenPrevent && !heldSeed;
+  if (seed && keepSeed) result.steps.push(seed);
+  if (chosenPrevent) seed = null;
+
+  const control = controlStep(zoneCase, seed);
+  result.unmet.push(...control.unmet);
+  if (control.step) {
+    result.steps.push(control.step);
+    reserve(zoneCase.usage, control.step);
+  }
+  const feeding = feedSteps(zoneCase, keepSeed ? seed : null);
+  result.steps.push(...feeding.steps);
+  feeding.leftOut.forEach(leaveOut);
+  return result;
+}
+

@@ -1,0 +1,77 @@
+import { z } from 'zod';
+import { regionSchema, weed } from '../knowledge';
+import { zoneSchema } from '../lawn';
+import type { Application } from '../rates';
+import { localDateSchema } from '../weather';
+import type { SoilSeason } from '../weather';
+import type { LocalDate } from '../units';
+
+/** A weed seen in a zone. */
+export const weedFindingSchema = z.object({
+  weed: z.string().refine((slug) => weed(slug) !== undefined, 'unknown weed'),
+  /** Share of the zone's ground, 0-1. */
+  cover: z.number().min(0).max(1, 'cover is a share of the ground, 0 to 1'),
+  stage: z.enum(['seedling', 'untillered', '2-4-tiller', 'mature-seeded', 'flowering']).optional(),
+  /** Seen growing now; otherwise known from earlier seasons. */
+  growing: z.boolean().default(true),
+});
+export type WeedFinding = z.infer<typeof weedFindingSchema>;
+
+/** What the last walk found in one zone. */
+export const zoneFindingSchema = z.object({
+  zoneId: z.uuid(),
+  weeds: z.array(weedFindingSchema).default([]),
+  /** Point count behind the cover, if one was taken. */
+  pointCount: z
+    .object({ hits: z.number().int().min(0), points: z.number().int().positive() })
+    .refine(({ hits, points }) => hits <= points, {
+      path: ['hits'],
+      message: 'more hits than points',
+    })
+    .optional(),
+  /** Patch left alone on purpose: the day to look again. */
+  lookAgainOn: localDateSchema.optional(),
+  cause: z.string().optional(),
+});
+export type ZoneFinding = z.infer<typeof zoneFindingSchema>;
+
+/** How much the customer wants of the lawn. */
+export const upkeepSchema = z.enum(['basic', 'standard', 'showpiece']);
+export type Upkeep = z.infer<typeof upkeepSchema>;
+
+/** What the company may and does do. */
+export const policySchema = z.object({
+  /** A certified applicator does or supervises the work. */
+  certified: z.boolean().default(false),
+  /** Products whose label was checked for home lawns. */
+  confirmedLabels: z.array(z.string()).default([]),
+  /** Empty: every product of the library. */
+  stock: z.array(z.string()).default([]),
+});
+export type Policy = z.infer<typeof policySchema>;
+
+/** The technician's answer to a clash, by clash id. */
+export const clashChoicesSchema = z.record(z.string(), z.enum(['seed', 'prevent']));
+
+/** The part of the input that is data; soil seasons and records are computed or stored elsewhere. */
+export const seasonRequestSchema = z.object({
+  today: localDateSchema,
+  region: regionSchema,
+  upkeep: upkeepSchema.default('standard'),
+  zones: z.array(zoneSchema).min(1),
+  findings: z.array(zoneFindingSchema).default([]),
+  policy: policySchema.prefault({}),
+  choices: clashChoicesSchema.default({}),
+});
+export type SeasonRequest = z.infer<typeof seasonRequestSchema>;
+
+export interface SeasonInput extends SeasonRequest {
+  /** Soil season of each zone, by zone id. */
+  soil: ReadonlyMap<string, SoilSeason>;
+  /** Records of the lawn. */
+  records: readonly Application[];
+  /** Rain over the last ten days, in; irrigation is read from the zone. */
+  rain10DaysIn: number;
+}
+
+export type { LocalDate };

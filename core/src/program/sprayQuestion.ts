@@ -1,0 +1,117 @@
+import { applicationRules, grass, herbicide } from '../knowledge';
+import { mixComponents, type MixProduct } from '../rates';
+import { addDays, daysBetween, localDate, type LocalDate } from '../units';
+import type { MixAnswer, MixQuestion, Target } from './chooseMix';
+import { expectedDay, toleranceConditions } from './sprayDay';
+import type { Gate, SeedStep, SprayStep } from './step';
+import type { ZoneCase } from './zoneCase';
+
+/** Days ahead for which today's drought is taken to last. */
+const DROUGHT_HOLDS_DAYS = 3;
+
+/** Weeks from a spray day to seeding (`before`) or since seedlings came up (`after`). */
+function seedTiming(
+  date: LocalDate,
+  seed: SeedStep | null,
+): Pick<MixQuestion, 'weeksToSeeding' | 'weeksSinceEmergence'> {
+  if (!seed || seed.material === 'plugs') return { weeksToSeeding: null, weeksSinceEmergence: null };
+  const days = daysBetween(date, seed.window.best);
+  const emergence = grass(seed.species).seed?.germinationDays[1] ?? 21;
+  if (days >= 0) return { weeksToSeeding: days / 7, weeksSinceEmergence: null };
+  // Past a year the new grass is an established stand.
+  return days < -365
+    ? { weeksToSeeding: null, weeksSinceEmergence: null }
+    : { weeksToSeeding: null, weeksSinceEmergence: Math.max(0, (-days - emergence) / 7) };
+}
+
+/** Seed already in the ground: the last seeding on record. */
+function sownAlready(
+  { records }: ZoneCase,
+  date: LocalDate,
+): Pick<MixQuestion, 'weeksSinceEmergence'> | null {
+  const sown = records
+    .filter(({ materials }) => materials.some(({ kind }) => kind === 'seed'))
+    .map((record) => localDate(record.date))
+    .filter((day) => day <= date && daysBetween(day, date) <= 365)
+    .sort()
+    .pop();
+  return sown ? { weeksSinceEmergence: Math.max(0, (daysBetween(sown, date) - 21) / 7) } : null;
+}
+
+/** Puts the question of one walk on a day: who is there, what grows, how hot, what came before. */
+export function question(
+  zoneCase: ZoneCase,
+  mode: 'pre' | 'post',
+  targets: readonly Target[],
+  date: LocalDate,
+  seed: SeedStep | null,
+  { treatedFt2, airHighF, walks = 1, intervalDays = 0 }: { treatedFt2: number; airHighF: number; walks?: number; intervalDays?: number },
+): MixQuestion {
+  const { input, zone, season, grasses, areaFt2, usage } = zoneCase;
+  const day = { ...expectedDay(season, date), airHighF };
+  const soon = daysBetween(input.today, date) <= DROUGHT_HOLDS_DAYS;
+  const drought =
+    soon && zone.site.irrigated !== true && input.rain10DaysIn < applicationRules.droughtWaterIn;
+  const timing = seedTiming(addDays(date, (walks - 1) * intervalDays), seed);
+  return {
+    mode,
+    grasses,
+    targets,
+    treatedFt2,
+    airHighF,
+    conditions: toleranceConditions(zone, day, date, {
+      drought,
+      treatedShare: treatedFt2 / areaFt2,
+    }),
+    drought,
+    treeRoots: zone.site.treeRoots,
+    sensitivePlants: zone.site.sensitivePlants,
+    ...timing,
+    ...(timing.weeksSinceEmergence === null ? (sownAlready(zoneCase, date) ?? {}) : {}),
+    residential: true,
+    certified: input.policy.certified,
+    confirmedLabels: new Set(input.policy.confirmedLabels),
+    walks,
+    ...(input.policy.stock.length > 0 ? { stock: new Set(input.policy.stock) } : {}),
+    usage: {
+      usage,
+      dates: Array.from({ length: walks }, (_, walk) => addDays(date, walk * intervalDays)),
+    },
+  };
+}
+
+/** Expected and wanted control of each target. */
+export function controlRows(answer: MixAnswer, targets: readonly Target[]): SprayStep['control'] {
+  return targets.map(({ weed, targetPct }) => ({
+    weed,
+    expectedPct: answer.best?.control[weed] ?? 0,
+    targetPct,
+  }));
+}
+
+/** What must hold on the day of a spray. */
+export function sprayGates(products: readonly MixProduct[], mode: 'pre' | 'post'): Gate[] {
+  const parts = mixComponents(products).map(({ product }) => product);
+  const whole = products.flatMap(({ herbicide: slug }) => herbicide(slug) ?? []);
+  const gates: Gate[] = [
+    {
+      kind: 'air',
+      minF: mode === 'post' ? Math.max(...whole.map(({ airF }) => airF[0])) : null,
+      maxF: Math.min(...whole.map(({ airF }) => airF[1])),
+    },
+    { kind: 'wind', ...applicationRules.wind },
+  ];
+  const dry = Math.max(0, ...parts.map((p) => p.water.keepDryHours ?? p.rainfastHours ?? 0));
+  if (mode === 'post' && dry > 0) gates.push({ kind: 'dry-leaf-hours', hours: dry });
+  const waterIn = parts.find(({ water }) => water.waterInInches !== null);
+  if (mode === 'pre' && waterIn?.water.waterInInches) {
+    gates.push({
+      kind: 'water-in',
+      inches: waterIn.water.waterInInches,
+      withinDays: waterIn.water.withinDays,
+    });
+  }
+  gates.push({ kind: mode === 'post' ? 'moist-soil' : 'not-frozen-or-saturated' });
+  return gates;
+}
+

@@ -1,0 +1,103 @@
+import type { FeedingLimit } from '../fertility';
+import type { GrassSlug } from '../knowledge';
+import type { MixProduct } from '../rates';
+import type { LocalDate } from '../units';
+import type { Exclusion, Reason } from './reason';
+import type { StepWindow } from './window';
+
+export type StepState = 'open' | 'upcoming' | 'done';
+
+/** What must hold on the day before the work starts. */
+export type Gate =
+  | { kind: 'air'; minF: number | null; maxF: number }
+  | { kind: 'wind'; minMph: number; maxMph: number }
+  | { kind: 'dry-leaf-hours'; hours: number }
+  | { kind: 'water-in'; inches: [number, number]; withinDays: number | null }
+  | { kind: 'moist-soil' }
+  | { kind: 'not-frozen-or-saturated' }
+  | { kind: 'soil'; minF: number; maxF: number };
+
+interface StepBase {
+  /** The same for the same zone, work and season, however often the season is worked out. */
+  id: string;
+  zoneId: string;
+  window: StepWindow;
+  state: StepState;
+  areaFt2: number;
+  gates: Gate[];
+  because: Reason[];
+}
+
+/** Pre- or post-emergent. */
+export interface SprayStep extends StepBase {
+  kind: 'prevent' | 'control';
+  group: string;
+  products: MixProduct[];
+  method: 'spot' | 'zone';
+  walks: number;
+  intervalDays: number;
+  carrierGalPer1000: number;
+  /** Expected control by weed, %, and what was asked for. */
+  control: { weed: string; expectedPct: number; targetPct: number }[];
+  testSpot: boolean;
+  excluded: Exclusion[];
+}
+
+export interface FeedStep extends StepBase {
+  kind: 'feed';
+  slot: string;
+  fertilizer: string;
+  nLbPer1000: number;
+  productLbPer1000: number;
+  totalLb: number;
+  wantedNLbPer1000: number;
+  limitedBy: FeedingLimit;
+  saltLoad: number;
+  saltLimit: number;
+}
+
+export interface SeedStep extends StepBase {
+  kind: 'seed';
+  use: 'overseed' | 'new';
+  species: GrassSlug;
+  material: 'seed' | 'plugs';
+  /** lb from the bag per 1000 ft²; for plugs, plugs per 1000 ft². */
+  ratePer1000: number;
+  total: number;
+}
+
+export interface LookStep extends StepBase {
+  kind: 'look-again';
+}
+
+export type Step = SprayStep | FeedStep | SeedStep | LookStep;
+export type StepKind = Step['kind'];
+
+/** Seed and a pre-emergent that shut each other out: one of them this season, not both. */
+export interface Clash {
+  id: string;
+  zoneId: string;
+  seed: SeedStep;
+  prevent: SprayStep;
+  /** Weeks that the pre-emergent asks before seed, and weeks there are. */
+  waitWeeks: number;
+  weeks: number;
+  /** First day on which seed could follow the pre-emergent. */
+  seedFrom: LocalDate;
+  choice: 'seed' | 'prevent' | null;
+}
+
+/** A weed for which no product is proposed, and why. */
+export interface Unmet {
+  zoneId: string;
+  weed: string;
+  reason: Reason;
+}
+
+export interface Season {
+  steps: Step[];
+  clashes: Clash[];
+  /** Feedings and other work that was considered and left out. */
+  leftOut: { zoneId: string; reason: Reason }[];
+  unmet: Unmet[];
+}

@@ -1,0 +1,71 @@
+import {
+  grass,
+  herbicide,
+  TOLERANCE_RATINGS,
+  toleranceOverrides,
+  type GrassSlug,
+  type Herbicide,
+  type Tolerance,
+  type ToleranceCondition,
+} from '../knowledge';
+
+const severity = (rating: Tolerance): number => TOLERANCE_RATINGS.indexOf(rating);
+
+const worseOf = (a: Tolerance, b: Tolerance): Tolerance => (severity(b) > severity(a) ? b : a);
+
+/**
+ * How one grass takes a product while conditions hold: the base rating, replaced by each override
+ * whose condition holds, in table order. A grass without a column is not on the label.
+ */
+export function tolerance(
+  product: Herbicide,
+  species: GrassSlug,
+  conditions: ReadonlySet<ToleranceCondition>,
+): Tolerance {
+  const column = grass(species).herbicideTurf === 'zoysia' ? species : grass(species).herbicideTurf;
+  let rating: Tolerance = (column && product.tolerance[column]) || 'not-labelled';
+  for (const override of toleranceOverrides) {
+    if (
+      override.herbicide === product.slug &&
+      override.turf === species &&
+      (override.condition === 'any' || conditions.has(override.condition))
+    ) {
+      rating = override.rating;
+    }
+  }
+  return rating;
+}
+
+/** The worst rating over the grasses that govern, and the grass that has it. */
+export function standTolerance(
+  product: Herbicide,
+  grasses: readonly GrassSlug[],
+  conditions: ReadonlySet<ToleranceCondition>,
+): { rating: Tolerance; species: GrassSlug | null } {
+  return grasses.reduce<{ rating: Tolerance; species: GrassSlug | null }>(
+    (worst, species) => {
+      const rating = tolerance(product, species, conditions);
+      return worst.species === null || severity(rating) > severity(worst.rating)
+        ? { rating: worst.species === null ? rating : worseOf(worst.rating, rating), species }
+        : worst;
+    },
+    { rating: 'safe', species: null },
+  );
+}
+
+/** Highest product rate per acre that every governing grass allows, as a share of nothing lower. */
+export function rateCap(product: Herbicide, grasses: readonly GrassSlug[]): number {
+  return Math.min(
+    product.maxPerApplication,
+    ...grasses.map((species) => product.rateCaps[species] ?? Infinity),
+  );
+}
+
+/** Components of a recipe whose own cap at one of the grasses is under the recipe's rate. */
+export function recipeOverCap(product: Herbicide, grasses: readonly GrassSlug[]): string | null {
+  for (const part of product.tankMix ?? []) {
+    const component = herbicide(part.herbicide);
+    if (component && part.ratePerAcre > rateCap(component, grasses) + 1e-9) return part.herbicide;
+  }
+  return null;
+}

@@ -1,0 +1,58 @@
+import { frostDates, type GrassSlug, type Region } from '../knowledge';
+import { contaminantWeeds, type Zone } from '../lawn';
+import type { Application } from '../rates';
+
+import { localDate, yearOf, type LocalDate } from '../units';
+import type { SoilSeason } from '../weather';
+import type { SeasonInput, WeedFinding } from './seasonInput';
+import type { StepState } from './step';
+import type { Usage } from './usage';
+import { earlier, later, soilWindow, type StepWindow } from './window';
+
+/** Everything about one zone that its steps are worked out from. */
+export interface ZoneCase {
+  input: SeasonInput;
+  zone: Zone;
+  season: SoilSeason;
+  areaFt2: number;
+  grasses: GrassSlug[];
+  main: GrassSlug;
+  weeds: WeedFinding[];
+  records: readonly Application[];
+  usage: Usage;
+}
+
+/** Mean first hard frost of a region in a year. */
+export const firstFrost = (region: Region, year: number): LocalDate =>
+  localDate(`${year}-${frostDates[region].first}`);
+
+/** A window that has opened is open; a later one is still to come. */
+export const stateOf = (window: StepWindow, today: LocalDate): StepState =>
+  window.opens <= today ? 'open' : 'upcoming';
+
+/** The zone's weeds: seen on the walk, and grasses of the stand that nobody wants. */
+export function zoneWeeds(input: SeasonInput, zone: Zone): WeedFinding[] {
+  const seen = input.findings.find(({ zoneId }) => zoneId === zone.id)?.weeds ?? [];
+  const known = new Set(seen.map(({ weed }) => weed));
+  const fromStand = contaminantWeeds(zone)
+    .filter(({ weed, cover }) => !known.has(weed) && cover >= 0.02)
+    .map(({ weed, cover }) => ({ weed, cover, growing: true }));
+  return [...seen, ...fromStand];
+}
+
+/** Year's first window that is not over yet, this year or the next. */
+export function nextWindow(
+  season: SoilSeason,
+  rule: { direction: 'rising' | 'falling'; opensF: number; bestF: number; closesF: number },
+  today: LocalDate,
+): StepWindow | null {
+  const year = yearOf(today);
+  for (const y of [year, year + 1]) {
+    const window = soilWindow(season, rule, y);
+    if (window && window.closes >= today) {
+      return { ...window, best: later(window.best, earlier(today, window.closes)) };
+    }
+  }
+  return null;
+}
+

@@ -1,0 +1,49 @@
+import { activeName, herbicide, type Herbicide } from '../knowledge';
+import { FLUID_OUNCES_PER_GALLON, OUNCES_PER_POUND } from '../units';
+
+export interface ActiveDose {
+  active: string;
+  lbPerAcre: number;
+}
+
+/** lb of an active in an amount of product, by label unit and concentration. */
+function activeLb(
+  amount: number,
+  unit: Herbicide['unit'],
+  concentration: { amount: number; unit: 'lb-per-gal' | 'fraction' },
+): number {
+  if (concentration.unit === 'lb-per-gal') {
+    return (amount / FLUID_OUNCES_PER_GALLON) * concentration.amount;
+  }
+  return (unit === 'oz' ? amount / OUNCES_PER_POUND : amount) * concentration.amount;
+}
+
+/**
+ * Actives that a product rate puts on an acre, lb a.i. (a.e. for auxins). A recipe is taken apart
+ * into its components; the same active from two components is one entry.
+ * @param ratePerAcre product per acre in the product's own unit
+ */
+export function activesPerAcre(product: Herbicide, ratePerAcre: number): ActiveDose[] {
+  const sums = new Map<string, number>();
+  const add = (active: string, lb: number) => sums.set(active, (sums.get(active) ?? 0) + lb);
+  if (product.tankMix) {
+    for (const part of product.tankMix) {
+      const component = herbicide(part.herbicide);
+      if (!component) continue;
+      for (const dose of activesPerAcre(component, part.ratePerAcre * ratePerAcre)) {
+        add(dose.active, dose.lbPerAcre);
+      }
+    }
+  } else if (product.actives) {
+    for (const part of product.actives) {
+      add(part.active, activeLb(ratePerAcre, product.unit, part));
+    }
+  } else if (product.concentration) {
+    add(activeName(product.slug), activeLb(ratePerAcre, product.unit, product.concentration));
+  }
+  return [...sums].map(([active, lbPerAcre]) => ({ active, lbPerAcre }));
+}
+
+/** Names of the actives in a product. */
+export const activesOf = (product: Herbicide): string[] =>
+  activesPerAcre(product, 1).map(({ active }) => active);

@@ -1,0 +1,7 @@
+export * from './activeIngredient';
+export * from './application';
+export * from './granules';
+export * from './measuredAmount';
+export * from './mixCard';
+export * from './spray';
+export * from './tankLoads';

@@ -1,0 +1,6 @@
+export * from './area';
+export * from './localDate';
+export * from './measure';
+export * from './quantity';
+export * from './rate';
+export * from './temperature';

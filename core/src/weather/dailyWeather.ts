@@ -1,0 +1,36 @@
+import { z } from 'zod';
+import { isLocalDate, localDate } from '../units';
+
+export const localDateSchema = z
+  .string()
+  .refine((text) => isLocalDate(text), { error: 'a calendar day as YYYY-MM-DD', abort: true })
+  .transform((text) => localDate(text));
+
+/** One day at a station. Air in °F, rain in inches, wind in mph. */
+export const dailyWeatherSchema = z
+  .object({
+    date: localDateSchema,
+    tmaxF: z.number().min(-60).max(135),
+    tminF: z.number().min(-80).max(110),
+    rainIn: z.number().min(0).max(30).default(0),
+    rhPct: z.number().min(0).max(100).optional(),
+    windMph: z.number().min(0).max(150).optional(),
+  })
+  .refine((day) => day.tmaxF >= day.tminF, {
+    path: ['tmaxF'],
+    message: 'the high is below the low',
+  });
+export type DailyWeather = z.infer<typeof dailyWeatherSchema>;
+
+/** What a day of the year is usually like at a station. */
+export const climateDaySchema = z.object({
+  tmaxF: z.number(),
+  tminF: z.number(),
+  /** Standard deviation of the daily mean about normal, °F. */
+  sdF: z.number().nonnegative(),
+});
+export type ClimateDay = z.infer<typeof climateDaySchema>;
+
+/** Mean air temperature of a day, °F: halfway between high and low. */
+export const meanAir = (day: Pick<DailyWeather, 'tmaxF' | 'tminF'>): number =>
+  (day.tmaxF + day.tminF) / 2;

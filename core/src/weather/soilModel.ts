@@ -1,0 +1,74 @@
+import { freezing, siteOffsets, soilResponse, type SiteFactor } from '../knowledge';
+import { monthOf, type LocalDate } from '../units';
+
+/** Index into an offset row: winter, spring, summer, fall of the northern hemisphere. */
+export function seasonIndex(date: LocalDate): 0 | 1 | 2 | 3 {
+  const month = monthOf(date);
+  if (month === 12 || month <= 2) return 0;
+  if (month <= 5) return 1;
+  return month <= 8 ? 2 : 3;
+}
+
+/** °F to add to the air mean at a site on a date: the offset rows that apply, added up. */
+export function siteOffset(factors: readonly SiteFactor[], date: LocalDate): number {
+  const season = seasonIndex(date);
+  return factors.reduce((sum, factor) => sum + siteOffsets[factor][season], 0);
+}
+
+/**
+ * Share of the gap closed in a day at a depth, interpolated between the tabulated depths.
+ * @param depthIn 1-9 in; outside, the nearest tabulated depth.
+ */
+export function responseAtDepth(depthIn: number): number {
+  const depths = Object.keys(soilResponse)
+    .map(Number)
+    .sort((a, b) => a - b);
+  const upper = depths.find((depth) => depth >= depthIn) ?? (depths[depths.length - 1] as number);
+  const lower = [...depths].reverse().find((depth) => depth <= depthIn) ?? (depths[0] as number);
+  const atLower = soilResponse[lower] as number;
+  const atUpper = soilResponse[upper] as number;
+  return upper === lower
+    ? atUpper
+    : atLower + ((depthIn - lower) / (upper - lower)) * (atUpper - atLower);
+}
+
+export interface SoilModelOptions {
+  /** Share of the gap closed per day, 0-1. */
+  response: number;
+  /** Soil temperature before the first day, °F. */
+  startF: number;
+  /** Canopy multiplier of warming, 0-1; 1 leaves it out. */
+  warming?: number;
+  /** Off: the bare low-pass filter, for checking against published examples. */
+  freezeRule?: boolean;
+}
+
+/** One day of the first-order soil model, °F. */
+export function soilStep(
+  beforeF: number,
+  effectiveAirF: number,
+  { response, warming = 1, freezeRule = true }: Omit<SoilModelOptions, 'startF'>,
+): number {
+  const gap = effectiveAirF - beforeF;
+  const change = response * (gap > 0 ? warming : 1) * gap;
+  if (freezeRule && beforeF >= freezing.fromF && beforeF <= freezing.toF) {
+    const limit = freezing.maxChangePerDayF;
+    return beforeF + Math.max(-limit, Math.min(limit, change));
+  }
+  return beforeF + change;
+}
+
+/**
+ * Daily mean soil temperature from effective air temperature (air mean plus site offset), °F:
+ * Ts(d) = Ts(d−1) + α·m·(Teff − Ts(d−1)).
+ * Source of the form: Zheng, Hunt & Running 1993, Climate Research 2:183-191.
+ * @param effectiveAirF one value a day, shape (n)
+ * @returns shape (n)
+ */
+export function soilTemperature(
+  effectiveAirF: readonly number[],
+  options: SoilModelOptions,
+): number[] {
+  let soil = options.startF;
+  return effectiveAirF.map((air) => (soil = soilStep(soil, air, options)));
+}

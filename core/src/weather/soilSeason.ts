@@ -1,0 +1,239 @@
+import {
+  CROSSING_CONFIRM_DAYS,
+  crossingWindows,
+  type SiteFactor,
+} from '../knowledge';
+import {
+  addDays,
+  dayOfYear,
+  daysBetween,
+  localDate,
+  toDayNumber,
+  type LocalDate,
+} from '../units';
+import { crossing } from './crossing';
+import { meanAir, type ClimateDay, type DailyWeather } from './dailyWeather';
+import { fiveDayMean } from './fiveDayMean';
+import { normalDraws, seededRandom } from './seededRandom';
+import { responseAtDepth, siteOffset, soilStep } from './soilModel';
+
+/** Everything that the soil of one site is worked out from. */
+export interface SoilSeasonInput {
+  /** Last day with measured weather. */
+  today: LocalDate;
+  /** Measured days in order, without gaps, ending on `today`. */
+  measured: readonly DailyWeather[];
+  /** Forecast days after `today`, in order, and the standard deviation of each day's mean, °F. */
+  forecast: readonly (DailyWeather & { sdF: number })[];
+  /** Normals by day of year, shape (366): index 0 is 1 January. */
+  climate: readonly ClimateDay[];
+  factors: readonly SiteFactor[];
+  depthIn: number;
+  /** °F to add to the model, from probe readings. */
+  biasF: number;
+  /** Last day of the projection. */
+  until: LocalDate;
+  /** Simulated years in the band. */
+  members?: number;
+  seed: number;
+}
+
+/** A day on which the soil is expected to pass a threshold. */
+export interface SoilCrossing {
+  thresholdF: number;
+  direction: 'rising' | 'falling';
+  /** Middle of the projection, or the measured day. */
+  date: LocalDate;
+  /** One simulated year in ten is earlier, one in ten later. */
+  early: LocalDate;
+  late: LocalDate;
+  measured: boolean;
+  /** Share of the simulated years that pass it within the window. */
+  share: number;
+}
+
+export interface SoilSeason {
+  today: LocalDate;
+  start: LocalDate;
+  /** Five-day mean per day from `start`, °F: measured, then the middle of the projection. */
+  meanF: (number | null)[];
+  /** One in ten simulated years is below / above, °F; equal to `meanF` where measured. */
+  lowF: (number | null)[];
+  highF: (number | null)[];
+  /** Number of days that are measured. */
+  measuredDays: number;
+  /** Air highs per day from `start`, °F: measured, forecast, then normal. */
+  airHighF: number[];
+  airLowF: number[];
+  /** Spread of the air high about what stands in `airHighF`, °F; 0 where measured. */
+  airSdF: number[];
+  crossing(
+    thresholdF: number,
+    direction: 'rising' | 'falling',
+    year?: number,
+  ): SoilCrossing | null;
+}
+
+/** Day-to-day persistence of an air anomaly. */
+const PERSISTENCE = 0.75;
+const DEFAULT_MEMBERS = 40;
+
+function quantile(sorted: readonly number[], p: number): number {
+  const position = (sorted.length - 1) * p;
+  const low = Math.floor(position);
+  const a = sorted[low] as number;
+  const b = sorted[Math.ceil(position)] as number;
+  return a + (b - a) * (position - low);
+}
+
+/**
+ * Soil temperature of one site over the year: modelled from measured weather up to today, then a
+ * band of simulated years that start from today's soil, follow the forecast while it lasts and the
+ * climate after it.
+ * @returns series of shape (days from the first measured day to `until`)
+ * @throws RangeError when nothing is measured or the measured days do not end on `today`
+ */
+export function soilSeason(input: SoilSeasonInput): SoilSeason {
+  const { today, measured, forecast, climate, factors, until, biasF } = input;
+  const first = measured[0];
+  const last = measured[measured.length - 1];
+  if (!first || !last || last.date !== today) {
+    throw new RangeError('measured weather must end on today');
+  }
+  if (daysBetween(first.date, today) + 1 !== measured.length) {
+    throw new RangeError('measured weather must not have gaps');
+  }
+  const start = first.date;
+  const startNumber = toDayNumber(start);
+  const total = daysBetween(start, until) + 1;
+  const response = responseAtDepth(input.depthIn);
+  const warmup = measured.slice(0, 30);
+  const startF = warmup.reduce((sum, day) => sum + meanAir(day), 0) / warmup.length;
+
+  const dates = Array.from({ length: total }, (_, index) => addDays(start, index));
+  const normal = dates.map((date) => climate[dayOfYear(date) - 1] as ClimateDay);
+  const offsets = dates.map((date) => siteOffset(factors, date));
+
+  const measuredSoil: number[] = [];
+  let soil = startF;
+  measured.forEach((day, index) => {
+    soil = soilStep(soil, meanAir(day) + (offsets[index] as number), { response });
+    measuredSoil.push(soil);
+  });
+  const soilToday = soil;
+  const measuredDays = measured.length;
+  const future = Math.max(0, total - measuredDays);
+  const lastNormal = normal[measuredDays - 1] as ClimateDay;
+  const anomalyToday = meanAir(last) - meanAir(lastNormal);
+
+  const memberCount = input.members ?? DEFAULT_MEMBERS;
+  const draw = normalDraws(seededRandom(input.seed));
+  const innovation = Math.sqrt(1 - PERSISTENCE ** 2);
+  const simulate = (noisy: boolean): number[] => {
+    const series = measuredSoil.map((value) => value + biasF);
+    let ground = soilToday;
+    let anomaly = anomalyToday;
+    let error = 0;
+    for (let step = 0; step < future; step += 1) {
+      const index = measuredDays + step;
+      const usual = normal[index] as ClimateDay;
+      const told = forecast[step];
+      const shock = noisy ? innovation * draw() : 0;
+      let air: number;
+      if (told) {
+        error = PERSISTENCE * error + shock;
+        air = meanAir(told) + error * told.sdF;
+        anomaly = air - meanAir(usual);
+      } else {
+        anomaly = PERSISTENCE * anomaly + shock * usual.sdF;
+        air = meanAir(usual) + anomaly;
+      }
+      ground = soilStep(ground, air + (offsets[index] as number), { response });
+      series.push(ground + biasF);
+    }
+    return series;
+  };
+  const members = Array.from({ length: future > 0 ? memberCount : 1 }, () =>
+    fiveDayMean(simulate(future > 0)),
+  );
+
+  const meanF: (number | null)[] = [];
+  const lowF: (number | null)[] = [];
+  const highF: (number | null)[] = [];
+  const sorted = new Array<number>(members.length);
+  for (let index = 0; index < total; index += 1) {
+    const value = members[0]?.[index] ?? null;
+    if (index < measuredDays || value === null) {
+      meanF.push(value);
+      lowF.push(value);
+      highF.push(value);
+      continue;
+    }
+    for (let member = 0; member < members.length; member += 1) {
+      sorted[member] = members[member]?.[index] as number;
+    }
+    sorted.sort((a, b) => a - b);
+    lowF.push(quantile(sorted, 0.1));
+    meanF.push(quantile(sorted, 0.5));
+    highF.push(quantile(sorted, 0.9));
+  }
+
+  const known = [...measured, ...forecast.slice(0, future)];
+  const airHighF = dates.map((_, index) => known[index]?.tmaxF ?? (normal[index] as ClimateDay).tmaxF);
+  const airLowF = dates.map((_, index) => known[index]?.tminF ?? (normal[index] as ClimateDay).tminF);
+  const airSdF = dates.map((_, index) =>
+    index < measuredDays
+      ? 0
+      : (forecast[index - measuredDays]?.sdF ?? (normal[index] as ClimateDay).sdF),
+  );
+
+  const findCrossing = (
+    thresholdF: number,
+    direction: 'rising' | 'falling',
+    year = Number(today.slice(0, 4)),
+  ): SoilCrossing | null => {
+    const { from, to } = crossingWindows[direction];
+    const iso = (y: number, [month, day]: readonly [number, number]) =>
+      localDate(`${y}-${String(month).padStart(2, '0')}-${String(day).padStart(2, '0')}`);
+    const fromIndex = Math.max(0, toDayNumber(iso(year, from)) - startNumber);
+    const toIndex = Math.min(
+      total - 1,
+      toDayNumber(iso(direction === 'falling' ? year + 1 : year, to)) - startNumber,
+    );
+    if (toIndex < fromIndex) return null;
+    const options = { from: fromIndex, to: toIndex, confirmDays: CROSSING_CONFIRM_DAYS };
+    const days = members
+      .map((series) => crossing(series, thresholdF, direction, options))
+      .filter((day): day is number => day !== null)
+      .sort((a, b) => a - b);
+    if (days.length === 0 || days.length * 2 < members.length) return null;
+    const at = (p: number) => addDays(start, Math.round(quantile(days, p)));
+    const middle = at(0.5);
+    return {
+      thresholdF,
+      direction,
+      date: middle,
+      early: at(0.1),
+      late: at(0.9),
+      measured: daysBetween(middle, today) >= CROSSING_CONFIRM_DAYS - 1,
+      share: days.length / members.length,
+    };
+  };
+
+  return {
+    today,
+    start,
+    meanF,
+    lowF,
+    highF,
+    measuredDays,
+    airHighF,
+    airLowF,
+    airSdF,
+    crossing: findCrossing,
+  };
+}
+
+/** Position of a date in the season's series; may fall outside it. */
+export const seasonDay = (season: Pick<SoilSeason, 'start'>, date: LocalDate): number =>
+  daysBetween(season.start, date);

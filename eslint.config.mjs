@@ -1,0 +1,163 @@
+import js from '@eslint/js';
+import prettier from 'eslint-config-prettier';
+import boundaries from 'eslint-plugin-boundaries';
+import reactHooks from 'eslint-plugin-react-hooks';
+import globals from 'globals';
+import tseslint from 'typescript-eslint';
+
+/** The floors of the core, lowest first. A folder may import its own files and any floor below. */
+const FLOORS = [
+  ['units'],
+  ['knowledge'],
+  ['lawn', 'weather'],
+  ['diagnosis', 'identify', 'rates', 'establish', 'water', 'fertility'],
+  ['program', 'checker', 'practice'],
+  ['contract', 'formats'],
+];
+const CORE_FOLDERS = FLOORS.flat();
+const coreElements = CORE_FOLDERS.map((folder) => ({
+  type: `core-${folder}`,
+  pattern: `core/src/${folder}/**`,
+  partialMatch: false,
+}));
+const corePolicies = FLOORS.flatMap((floor, level) =>
+  floor.map((folder) => ({
+    from: { element: { type: `core-${folder}` } },
+    allow: {
+      to: {
+        element: {
+          types: {
+            anyOf: [folder, ...FLOORS.slice(0, level).flat()].map((name) => `core-${name}`),
+          },
+        },
+      },
+    },
+  })),
+);
+const everyCore = ['core-index', ...CORE_FOLDERS.map((folder) => `core-${folder}`)];
+
+export default tseslint.config(
+  {
+    ignores: [
+      '**/node_modules/',
+      '**/dist/',
+      '**/.expo/',
+      '.data/',
+      'app/public/',
+      'app/expo-env.d.ts',
+    ],
+  },
+  js.configs.recommended,
+  {
+    files: ['**/*.{ts,tsx}'],
+    extends: [tseslint.configs.recommendedTypeChecked],
+    languageOptions: {
+      parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname },
+    },
+  },
+  {
+    files: ['**/*.{ts,tsx}'],
+    // It takes out assertions that noUncheckedIndexedAccess needs.
+    rules: { '@typescript-eslint/no-unnecessary-type-assertion': 'off' },
+  },
+  { files: ['app/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
+  {
+    files: ['**/*.{js,cjs}'],
+    languageOptions: { sourceType: 'commonjs', globals: { ...globals.node, ...globals.jest } },
+  },
+  { files: ['**/*.mjs'], languageOptions: { globals: { ...globals.node, ...globals.browser } } },
+  {
+    files: ['{core,server,app}/**/*.{ts,tsx}'],
+    plugins: { boundaries },
+    settings: {
+      'boundaries/elements': [
+        ...coreElements,
+        { type: 'core-index', pattern: 'core/src/**', partialMatch: false },
+        { type: 'server', pattern: 'server/**', partialMatch: false },
+        { type: 'app', pattern: 'app/**', partialMatch: false },
+      ],
+      'import/resolver': {
+        typescript: {
+          project: ['core', 'server', 'app'],
+          alwaysTryTypes: true,
+          noWarnOnMultipleProjects: true,
+        },
+      },
+    },
+    rules: {
+      'boundaries/dependencies': [
+        'error',
+        {
+          default: 'disallow',
+          policies: [
+            ...corePolicies,
+            {
+              from: { element: { type: 'core-index' } },
+              allow: { to: { element: { types: { anyOf: everyCore } } } },
+            },
+            {
+              from: { element: { type: 'server' } },
+              allow: { to: { element: { types: { anyOf: ['server', ...everyCore] } } } },
+            },
+            {
+              from: { element: { type: 'app' } },
+              allow: { to: { element: { types: { anyOf: ['app', ...everyCore] } } } },
+            },
+            { allow: { to: { module: { origin: 'external' } } } },
+            { allow: { to: { module: { origin: 'core' } } } },
+          ],
+        },
+      ],
+    },
+  },
+  {
+    files: ['core/src/**/*.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            'react',
+            'react-*',
+            'expo*',
+            'express',
+            'sequelize',
+            'node:*',
+            'fs',
+            'path',
+            '@alfombra/*',
+          ],
+        },
+      ],
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'performance'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'The day is an argument.' },
+        { object: 'Math', property: 'random', message: 'The seed is an argument.' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
+          message: 'The day is an argument.',
+        },
+      ],
+    },
+  },
+  {
+    files: ['**/*.test.{ts,tsx}'],
+    rules: {
+      '@typescript-eslint/no-unsafe-member-access': 'off',
+      '@typescript-eslint/no-unsafe-assignment': 'off',
+      '@typescript-eslint/no-unsafe-argument': 'off',
+      '@typescript-eslint/no-unsafe-call': 'off',
+      '@typescript-eslint/no-unsafe-return': 'off',
+      '@typescript-eslint/no-require-imports': 'off',
+    },
+  },
+  {
+    files: ['**/*.{js,cjs}'],
+    rules: { '@typescript-eslint/no-require-imports': 'off' },
+  },
+  prettier,
+);
