@@ -17,6 +17,8 @@ export interface FeedingInput {
   airHighF: number;
   month: number;
   irrigated: boolean;
+  /** Share of slow nitrogen that suits the season, 0-1. */
+  slowShare: number;
   /** lb N per 1000 ft² already given this year. */
   givenLbPer1000: number;
   dryTopsoil?: boolean;
@@ -38,6 +40,10 @@ export interface Feeding {
 /** A feeding under this is not worth the walk, lb N per 1000 ft². */
 const WORTH_FEEDING = 0.2;
 const SUMMER = [6, 7, 8];
+
+/** How far a grade's release is from what the season asks for. */
+const misfit = ({ fertilizer: { slowShare } }: Feeding, wanted: number): number =>
+  Math.abs(slowShare - wanted);
 
 function limitsFor(
   input: FeedingInput,
@@ -106,6 +112,11 @@ export function feedingRate(input: FeedingInput): Feeding | null {
       };
     })
     .filter(({ nLbPer1000 }) => nLbPer1000 >= WORTH_FEEDING)
-    .sort((a, b) => b.nLbPer1000 - a.nLbPer1000 || a.saltLoad - b.saltLoad);
+    .sort(
+      (a, b) =>
+        b.nLbPer1000 - a.nLbPer1000 ||
+        misfit(a, input.slowShare) - misfit(b, input.slowShare) ||
+        a.saltLoad - b.saltLoad,
+    );
   return options[0] ?? null;
 }

@@ -64,7 +64,7 @@ export const measuring = {
 
 /** Mean first hard frost and last frost by region, month-day (invented valley; set per company). */
 export const frostDates = {
-  north: { first: '10-05', last: '05-05' },
+  north: { first: '10-15', last: '05-10' },
   transition: { first: '10-28', last: '04-12' },
   south: { first: '11-25', last: '03-10' },
   source: MEMORY,

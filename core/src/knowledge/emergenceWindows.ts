@@ -11,6 +11,10 @@ export interface EmergenceWindow {
   bestF: number;
   /** The weed germinates here: a pre-emergent laid later misses the first flush. */
   closesF: number;
+  /** Weeks over which the group germinates and the product must hold. */
+  coverWeeks: number;
+  /** First day for calendar reasons, month-day, where the soil alone would say too early. */
+  notBefore?: string;
   source: Source;
 }
 
@@ -23,6 +27,7 @@ export const emergenceWindows: readonly EmergenceWindow[] = [
     opensF: 35,
     bestF: 38,
     closesF: 45,
+    coverWeeks: 10,
     source: MEMORY,
   },
   {
@@ -40,6 +45,7 @@ export const emergenceWindows: readonly EmergenceWindow[] = [
     opensF: 48,
     bestF: 52,
     closesF: 55,
+    coverWeeks: 16,
     source: { kind: 'common-practice' },
   },
   {
@@ -49,6 +55,7 @@ export const emergenceWindows: readonly EmergenceWindow[] = [
     opensF: 56,
     bestF: 59,
     closesF: 62,
+    coverWeeks: 14,
     source: MEMORY,
   },
   {
@@ -58,6 +65,7 @@ export const emergenceWindows: readonly EmergenceWindow[] = [
     opensF: 58,
     bestF: 61,
     closesF: 66,
+    coverWeeks: 12,
     source: MEMORY,
   },
   {
@@ -67,6 +75,7 @@ export const emergenceWindows: readonly EmergenceWindow[] = [
     opensF: 50,
     bestF: 53,
     closesF: 57,
+    coverWeeks: 12,
     source: MEMORY,
   },
   {
@@ -84,6 +93,8 @@ export const emergenceWindows: readonly EmergenceWindow[] = [
     opensF: 75,
     bestF: 72,
     closesF: 70,
+    coverWeeks: 14,
+    notBefore: '08-01',
     source: MEMORY,
   },
 ];

@@ -12,6 +12,10 @@ export interface FeedingSlot {
   closesF: number;
   /** Share of the year's nitrogen. */
   share: number;
+  /** Share of slow nitrogen that suits the season: cold soil releases little. */
+  slowShare: number;
+  /** First day for calendar reasons, month-day, where the soil alone would say too early. */
+  notBefore?: string;
   /** Days this feeding must end before the mean first hard frost, if that is earlier. */
   daysBeforeFrost?: number;
 }
@@ -36,16 +40,16 @@ export const feedingCalendars: readonly FeedingCalendar[] = [
       'annual-bluegrass',
     ],
     slots: [
-      { slug: 'late-spring', direction: 'rising', opensF: 55, bestF: 60, closesF: 68, share: 0.22 },
-      { slug: 'early-fall', direction: 'falling', opensF: 72, bestF: 68, closesF: 60, share: 0.4 },
-      { slug: 'late-fall', direction: 'falling', opensF: 58, bestF: 55, closesF: 47, share: 0.22 },
+      { slug: 'late-spring', direction: 'rising', opensF: 55, bestF: 60, closesF: 68, share: 0.2, slowShare: 0.5 },
+      { slug: 'early-fall', direction: 'falling', opensF: 72, bestF: 68, closesF: 60, share: 0.33, slowShare: 0.5, notBefore: '08-15' },
+      { slug: 'late-fall', direction: 'falling', opensF: 58, bestF: 55, closesF: 47, share: 0.25, slowShare: 0.2, notBefore: '09-20' },
     ],
     source: MEMORY,
   },
   {
     grasses: ['bermuda-common', 'bermuda-hybrid', 'zoysia-fine', 'zoysia-wide', 'st-augustine'],
     slots: [
-      { slug: 'green-up', direction: 'rising', opensF: 68, bestF: 71, closesF: 76, share: 0.34 },
+      { slug: 'green-up', direction: 'rising', opensF: 68, bestF: 71, closesF: 76, share: 0.34, slowShare: 0.5 },
       {
         slug: 'mid-summer',
         direction: 'rising',
@@ -53,6 +57,7 @@ export const feedingCalendars: readonly FeedingCalendar[] = [
         bestF: 79,
         closesF: 84,
         share: 0.33,
+        slowShare: 0.75,
         daysBeforeFrost: 50,
       },
     ],
@@ -68,6 +73,7 @@ export const feedingCalendars: readonly FeedingCalendar[] = [
         bestF: 74,
         closesF: 80,
         share: 0.5,
+        slowShare: 0.5,
         daysBeforeFrost: 90,
       },
     ],

@@ -35,7 +35,7 @@ export const seedingWindows: readonly SeedingWindow[] = [
     bestF: 68,
     closesF: 58,
     notBefore: '08-10',
-    daysBeforeFrost: 60,
+    daysBeforeFrost: 50,
     source: MEMORY,
   },
   {

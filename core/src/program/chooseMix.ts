@@ -9,7 +9,7 @@ import {
   type Herbicide,
   type ToleranceCondition,
 } from '../knowledge';
-import { activesOf } from '../rates';
+import { activesOf, meanResidual } from '../rates';
 import { SQUARE_FEET_PER_ACRE, type LocalDate } from '../units';
 import type { Exclusion, Reason } from './reason';
 import { rateCap, recipeOverCap, standTolerance } from './tolerance';
@@ -44,10 +44,12 @@ export interface MixQuestion {
   /** Products whose label the company has checked for home lawns. */
   confirmedLabels: ReadonlySet<string>;
   walks: number;
+  /** Weeks over which a pre-emergent must hold; its residual then counts. */
+  coverWeeks?: number;
   stock?: ReadonlySet<string>;
   walkUsd?: number;
-  /** Earlier and planned use on the zone, with the dates of the walks in question. */
-  usage?: { usage: Usage; dates: readonly LocalDate[] };
+  /** Earlier and planned use on the zone, and the day of the walk. */
+  usage?: { usage: Usage; date: LocalDate };
 }
 
 export interface MixChoice {
@@ -82,7 +84,7 @@ interface Candidate {
   hits: number[];
 }
 
-const WEEKS_BEFORE_ROOTED = 0;
+const activesBySlug = new Map(herbicides.map((product) => [product.slug, activesOf(product)]));
 
 /** Steps of prodiamine that leave enough weeks before seeding, highest first. */
 function prodiamineStep(weeks: number) {
@@ -143,7 +145,7 @@ function screen(product: Herbicide, question: MixQuestion): { candidate: Candida
     if (wait > weeks) refuse('R07-seeding-wait', { waitWeeks: wait, weeks });
   }
   const age = question.weeksSinceEmergence;
-  if (age !== null && age >= WEEKS_BEFORE_ROOTED && age < product.seedlingAgeWeeks) {
+  if (age !== null && age < product.seedlingAgeWeeks) {
     refuse('R08-seedlings', { weeks: age, minWeeks: product.seedlingAgeWeeks });
   }
   if (question.treeRoots && product.rootZone === 'high') refuse('R09-root-zone');
@@ -162,22 +164,22 @@ function screen(product: Herbicide, question: MixQuestion): { candidate: Candida
     refuse('R11-vapour', { airHighF: question.airHighF, maxF: applicationRules.vapourAboveF });
   }
   if (product.restrictedUse && !question.certified) refuse('R13-restricted-use');
-  // A non-selective product passes only where the turf is dormant enough for an override to say so.
-
   const light =
     worst.rating === 'caution' || question.airHighF > applicationRules.lightRateAboveF;
   const { ratePerAcre, effect } = chooseRate(product, question, light && question.mode === 'post');
+  const held =
+    question.mode === 'pre' && question.coverWeeks !== undefined
+      ? meanResidual(question.coverWeeks, product.residualWeeks)
+      : 1;
   const hits = question.targets.map(({ weed, stage }) => {
-    const full = efficacy(question.mode, weed, product.slug);
+    const full = efficacy(question.mode, weed, product.slug) * held;
     return Math.round(full * (stage ? stageFactor(weed, stage, product.slug) : 1));
   });
   if (Math.max(0, ...hits) < applicationRules.usefulEfficacy) {
     refuse('R12-no-use', { best: Math.max(0, ...hits) });
   }
   if (question.usage && reasons.length === 0) {
-    reasons.push(
-      ...question.usage.usage.refusals([{ product, ratePerAcre }], question.usage.dates),
-    );
+    reasons.push(...question.usage.usage.refusals(product, ratePerAcre, question.usage.date));
   }
   return {
     candidate: {
@@ -185,13 +187,23 @@ function screen(product: Herbicide, question: MixQuestion): { candidate: Candida
       ratePerAcre,
       effect,
       light,
-      actives: activesOf(product),
+      actives: activesBySlug.get(product.slug) ?? [],
       components: product.tankMix?.length ?? 1,
       hits: hits.map((percent) => percent / 100),
     },
     reasons,
   };
 }
+
+const AUXINS_NOT_TRICLOPYR = new Set([
+  '2,4-d',
+  'dicamba',
+  'mcpa',
+  'mecoprop-p',
+  'fluroxypyr',
+  'clopyralid',
+  'quinclorac',
+]);
 
 /** Graminicides lose their effect beside phenoxy acids and dicamba; triclopyr is the exception. */
 function antagonistic(a: Candidate, b: Candidate): boolean {
@@ -200,10 +212,13 @@ function antagonistic(a: Candidate, b: Candidate): boolean {
     c.product.hrac.includes('4') && c.actives.some((active) => AUXINS_NOT_TRICLOPYR.has(active));
   return (isGraminicide(a) && isOtherAuxin(b)) || (isGraminicide(b) && isOtherAuxin(a));
 }
-const AUXINS_NOT_TRICLOPYR = new Set(['2,4-d', 'dicamba', 'mcpa', 'mecoprop-p', 'fluroxypyr', 'clopyralid', 'quinclorac']);
 
 const MOST_COMPONENTS = 3;
 
+/**
+ * Whether two products may share a tank. They never share an active, so each one's limits, checked
+ * when it was screened, are the pair's limits too.
+ */
 function compatible(a: Candidate, b: Candidate, question: MixQuestion): boolean {
   if (a.actives.some((active) => b.actives.includes(active))) return false;
   if (a.components + b.components > MOST_COMPONENTS) return false;
@@ -223,13 +238,6 @@ function evaluate(set: readonly Candidate[], question: MixQuestion): MixChoice |
     if (walks * ratePerAcre > product.maxPerYear + 1e-9 || walks > product.maxApplications) {
       return null;
     }
-  }
-  if (
-    set.length > 1 &&
-    question.usage &&
-    question.usage.usage.refusals(set, question.usage.dates).length > 0
-  ) {
-    return null;
   }
   const control: Record<string, number> = {};
   let reaches = true;

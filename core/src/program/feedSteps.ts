@@ -73,6 +73,7 @@ export function feedSteps(
       airHighF,
       month: monthOf(window.best),
       irrigated: zone.site.irrigated === true,
+      slowShare: slot.slowShare,
       givenLbPer1000: given,
     });
     if (!feeding) {

@@ -11,6 +11,9 @@ import type { Clash, Season, SprayStep } from './step';
 import { Usage } from './usage';
 import { zoneWeeds, type ZoneCase } from './zoneCase';
 
+/** Walks against what grows now and what is not up yet. */
+const MOST_CONTROL_WALKS = 3;
+
 /** Notes a planned spray so that later steps of the zone keep clear of its limits. */
 function reserve(usage: Usage, step: SprayStep): void {
   for (const { herbicide: slug, ratePerAcre } of step.products) {
@@ -105,9 +108,12 @@ export function planZone(input: SeasonInput, zone: Zone): Season {
   if (seed && keepSeed) result.steps.push(seed);
   if (chosenPrevent) seed = null;
 
-  const control = controlStep(zoneCase, seed);
-  result.unmet.push(...control.unmet);
-  if (control.step) {
+  let growing = zoneCase.weeds.filter((finding) => finding.growing);
+  for (let walk = 0; walk < MOST_CONTROL_WALKS && growing.length > 0; walk += 1) {
+    const control = controlStep(zoneCase, seed, growing);
+    result.unmet.push(...control.unmet);
+    growing = control.waiting;
+    if (!control.step) break;
     result.steps.push(control.step);
     reserve(zoneCase.usage, control.step);
   }

@@ -23,7 +23,7 @@ export function preventStep(
   const airHighF = highestAir(season, window.best, earlier(addDays(window.best, 3), window.closes));
   const ask = (withSeed: SeedStep | null) =>
     chooseMix(
-      question(zoneCase, 'pre', targets, window.best, withSeed, { treatedFt2: areaFt2, airHighF }),
+      question(zoneCase, 'pre', targets, window.best, withSeed, { treatedFt2: areaFt2, airHighF, coverWeeks: group.coverWeeks }),
     );
   const beside = ask(seed);
   const alone = beside.best ? beside : ask(null);

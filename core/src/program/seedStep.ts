@@ -142,8 +142,7 @@ function seedingWindow(
   for (const y of [year, year + 1]) {
     const window = soilWindow(season, rule, y);
     if (!window) continue;
-    const bySoil = later(window.opens, localDate(`${y}-${rule.notBefore}`));
-    const opens = notBefore ? later(bySoil, notBefore) : bySoil;
+    const opens = notBefore ? later(window.opens, notBefore) : window.opens;
     const lastDay = addDays(firstFrost(input.region, y), -rule.daysBeforeFrost);
     const closes = earlier(window.closes, lastDay);
     if (closes < opens || closes < input.today) continue;

@@ -1,6 +1,6 @@
 import { applicationRules, grass, herbicide } from '../knowledge';
 import { mixComponents, type MixProduct } from '../rates';
-import { addDays, daysBetween, localDate, type LocalDate } from '../units';
+import { daysBetween, localDate, type LocalDate } from '../units';
 import type { MixAnswer, MixQuestion, Target } from './chooseMix';
 import { expectedDay, toleranceConditions } from './sprayDay';
 import type { Gate, SeedStep, SprayStep } from './step';
@@ -45,14 +45,20 @@ export function question(
   targets: readonly Target[],
   date: LocalDate,
   seed: SeedStep | null,
-  { treatedFt2, airHighF, walks = 1, intervalDays = 0 }: { treatedFt2: number; airHighF: number; walks?: number; intervalDays?: number },
+  walk: {
+    treatedFt2: number;
+    airHighF: number;
+    /** Weeks over which a pre-emergent must hold. */
+    coverWeeks?: number;
+  },
 ): MixQuestion {
   const { input, zone, season, grasses, areaFt2, usage } = zoneCase;
+  const { treatedFt2, airHighF, coverWeeks } = walk;
   const day = { ...expectedDay(season, date), airHighF };
   const soon = daysBetween(input.today, date) <= DROUGHT_HOLDS_DAYS;
   const drought =
     soon && zone.site.irrigated !== true && input.rain10DaysIn < applicationRules.droughtWaterIn;
-  const timing = seedTiming(addDays(date, (walks - 1) * intervalDays), seed);
+  const timing = seedTiming(date, seed);
   return {
     mode,
     grasses,
@@ -71,12 +77,10 @@ export function question(
     residential: true,
     certified: input.policy.certified,
     confirmedLabels: new Set(input.policy.confirmedLabels),
-    walks,
+    walks: 1,
+    ...(coverWeeks === undefined ? {} : { coverWeeks }),
     ...(input.policy.stock.length > 0 ? { stock: new Set(input.policy.stock) } : {}),
-    usage: {
-      usage,
-      dates: Array.from({ length: walks }, (_, walk) => addDays(date, walk * intervalDays)),
-    },
+    usage: { usage, date },
   };
 }
 

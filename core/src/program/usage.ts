@@ -11,6 +11,19 @@ interface Use {
 }
 
 const EPSILON = 1e-9;
+/** Label rates are rounded; a thousandth over a cap in lb a.i. is the same rate. */
+const ACTIVE_ROUNDING = 1.001;
+
+const capOf = new Map(activeCaps.map((cap) => [cap.active, cap]));
+
+const lbOf = ({ product, ratePerAcre }: Use, active: string): number =>
+  activesPerAcre(product, ratePerAcre).find((dose) => dose.active === active)?.lbPerAcre ?? 0;
+
+/** Days from a date to the nearest of the uses, either way round; `null` without uses. */
+function nearestDays(uses: readonly Use[], date: LocalDate): number | null {
+  const gaps = uses.map((use) => Math.abs(daysBetween(use.date, date)));
+  return gaps.length > 0 ? Math.min(...gaps) : null;
+}
 
 /** What one zone has had, and is planned to have, of each product and active. */
 export class Usage {
@@ -42,104 +55,68 @@ export class Usage {
     return this.uses.length === 0;
   }
 
-  /** Uses in the calendar year of a day. */
-  private inYear(date: LocalDate): readonly Use[] {
-    return this.uses.filter((use) => yearOf(use.date) === yearOf(date));
-  }
-
   /**
-   * Limits that one more walk of a set of products would break: yearly amount, number and interval
-   * of each product, and the same for each active over every product that holds it.
+   * Limits that a product at a rate on a day would break: amount, number and interval of the product
+   * in the calendar year, and the same for each of its actives over every product that holds it.
    */
-  refusals(
-    set: readonly { product: Herbicide; ratePerAcre: number }[],
-    dates: readonly LocalDate[],
-  ): Reason[] {
+  refusals(product: Herbicide, ratePerAcre: number, date: LocalDate): Reason[] {
     const reasons: Reason[] = [];
-    const first = dates[0];
-    if (!first) return reasons;
-    const before = this.inYear(first);
-    for (const { product, ratePerAcre } of set) {
-      const same = before.filter((use) => use.product.slug === product.slug);
-      const used = same.reduce((sum, use) => sum + use.ratePerAcre, 0);
-      if (used + dates.length * ratePerAcre > product.maxPerYear + EPSILON) {
-        reasons.push({
-          rule: 'R14-year-amount',
-          inputs: { used, wanted: dates.length * ratePerAcre, max: product.maxPerYear, unit: product.unit },
-        });
-      }
-      if (same.length + dates.length > product.maxApplications) {
-        reasons.push({
-          rule: 'R14-year-count',
-          inputs: { used: same.length, max: product.maxApplications },
-        });
-      }
-      const gap = closest(this.uses.filter((use) => use.product.slug === product.slug), dates);
-      if (gap !== null && gap < product.minIntervalDays) {
-        reasons.push({
-          rule: 'R15-interval',
-          inputs: { days: gap, min: product.minIntervalDays },
-        });
-      }
+    const year = this.uses.filter((use) => yearOf(use.date) === yearOf(date));
+    const same = (use: Use) => use.product.slug === product.slug;
+    const used = year.filter(same).reduce((sum, use) => sum + use.ratePerAcre, 0);
+    if (used + ratePerAcre > product.maxPerYear + EPSILON) {
+      reasons.push({
+        rule: 'R14-year-amount',
+        inputs: { used, wanted: ratePerAcre, max: product.maxPerYear, unit: product.unit },
+      });
     }
-    reasons.push(...this.activeRefusals(set, dates, before));
+    const count = year.filter(same).length;
+    if (count + 1 > product.maxApplications) {
+      reasons.push({
+        rule: 'R14-year-count',
+        inputs: { used: count, max: product.maxApplications },
+      });
+    }
+    const gap = nearestDays(this.uses.filter(same), date);
+    if (gap !== null && gap < product.minIntervalDays) {
+      reasons.push({ rule: 'R15-interval', inputs: { days: gap, min: product.minIntervalDays } });
+    }
+    for (const { active, lbPerAcre } of activesPerAcre(product, ratePerAcre)) {
+      reasons.push(...this.activeRefusals(active, lbPerAcre, date, year));
+    }
     return reasons;
   }
 
   private activeRefusals(
-    set: readonly { product: Herbicide; ratePerAcre: number }[],
-    dates: readonly LocalDate[],
-    before: readonly Use[],
+    active: string,
+    wanted: number,
+    date: LocalDate,
+    year: readonly Use[],
   ): Reason[] {
+    const cap = capOf.get(active);
+    if (!cap) return [];
     const reasons: Reason[] = [];
-    for (const cap of activeCaps) {
-      const lbIn = ({ product, ratePerAcre }: { product: Herbicide; ratePerAcre: number }) =>
-        activesPerAcre(product, ratePerAcre).find(({ active }) => active === cap.active)
-          ?.lbPerAcre ?? 0;
-      const wanted = set.reduce((sum, entry) => sum + lbIn(entry), 0);
-      if (wanted === 0) continue;
-      const holding = before.filter((use) => lbIn(use) > 0);
-      const used = holding.reduce((sum, use) => sum + lbIn(use), 0);
-      const inputs = { active: cap.active };
-      if (wanted > cap.maxLbPerApplication * 1.001) {
-        reasons.push({
-          rule: 'R14-active-application',
-          inputs: { ...inputs, wanted, max: cap.maxLbPerApplication },
-        });
-      }
-      if (used + dates.length * wanted > cap.maxLbPerYear * 1.001) {
-        reasons.push({
-          rule: 'R14-active-year',
-          inputs: { ...inputs, used, wanted: dates.length * wanted, max: cap.maxLbPerYear },
-        });
-      }
-      const days = new Set(holding.map((use) => use.date)).size;
-      if (cap.maxApplications !== null && days + dates.length > cap.maxApplications) {
-        reasons.push({
-          rule: 'R14-active-count',
-          inputs: { ...inputs, used: days, max: cap.maxApplications },
-        });
-      }
-      const gap = closest(this.uses.filter((use) => lbIn(use) > 0), dates);
-      if (gap !== null && gap < cap.minIntervalDays) {
-        reasons.push({
-          rule: 'R15-active-interval',
-          inputs: { ...inputs, days: gap, min: cap.minIntervalDays },
-        });
-      }
+    const refuse = (rule: string, inputs: Reason['inputs']) =>
+      reasons.push({ rule, inputs: { active, ...inputs } });
+    const holding = year.filter((use) => lbOf(use, active) > 0);
+    const used = holding.reduce((sum, use) => sum + lbOf(use, active), 0);
+    if (wanted > cap.maxLbPerApplication * ACTIVE_ROUNDING) {
+      refuse('R14-active-application', { wanted, max: cap.maxLbPerApplication });
+    }
+    if (used + wanted > cap.maxLbPerYear * ACTIVE_ROUNDING) {
+      refuse('R14-active-year', { used, wanted, max: cap.maxLbPerYear });
+    }
+    const days = new Set(holding.map((use) => use.date)).size;
+    if (cap.maxApplications !== null && days + 1 > cap.maxApplications) {
+      refuse('R14-active-count', { used: days, max: cap.maxApplications });
+    }
+    const gap = nearestDays(
+      this.uses.filter((use) => lbOf(use, active) > 0),
+      date,
+    );
+    if (gap !== null && gap < cap.minIntervalDays) {
+      refuse('R15-active-interval', { days: gap, min: cap.minIntervalDays });
     }
     return reasons;
   }
-}
-
-/** Days between the nearest of earlier uses and any of the new dates, either way round. */
-function closest(uses: readonly Use[], dates: readonly LocalDate[]): number | null {
-  let gap: number | null = null;
-  for (const use of uses) {
-    for (const date of dates) {
-      const days = Math.abs(daysBetween(use.date, date));
-      if (gap === null || days < gap) gap = days;
-    }
-  }
-  return gap;
 }

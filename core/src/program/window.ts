@@ -1,9 +1,16 @@
 import type { SoilCrossing, SoilSeason } from '../weather';
-import { addDays, type LocalDate } from '../units';
+import { addDays, localDate, type LocalDate } from '../units';
 
 /** What opens a window, so that the strip can hang the step from it. */
 export type WindowBasis =
-  | { kind: 'soil'; thresholdF: number; direction: 'rising' | 'falling'; early: LocalDate; late: LocalDate; measured: boolean }
+  | {
+      kind: 'soil';
+      thresholdF: number;
+      direction: 'rising' | 'falling';
+      early: LocalDate;
+      late: LocalDate;
+      measured: boolean;
+    }
   | { kind: 'air' }
   | { kind: 'calendar' };
 
@@ -15,7 +22,20 @@ export interface StepWindow {
   basis: WindowBasis;
 }
 
-export const soilBasis = (crossing: SoilCrossing): WindowBasis => ({
+/** Soil temperatures that open a window, suit best and close it, and a calendar edge if there is one. */
+export interface SoilWindowRule {
+  direction: 'rising' | 'falling';
+  opensF: number;
+  bestF: number;
+  closesF: number;
+  /** month-day */
+  notBefore?: string;
+}
+
+/** Days that a window stays open when the soil never reaches its closing temperature. */
+const LONGEST_OPEN_DAYS = 60;
+
+const soilBasis = (crossing: SoilCrossing): WindowBasis => ({
   kind: 'soil',
   thresholdF: crossing.thresholdF,
   direction: crossing.direction,
@@ -29,23 +49,26 @@ export const later = (a: LocalDate, b: LocalDate): LocalDate => (a >= b ? a : b)
 
 /**
  * A window between three soil temperatures: it opens and is best when they are passed and closes on
- * the day before the last one. `null` when the soil never gets there in that year.
+ * the day before the last one. `null` when the soil never gets there in that year, or only before
+ * the calendar edge.
  */
 export function soilWindow(
   season: SoilSeason,
-  { direction, opensF, bestF, closesF }: { direction: 'rising' | 'falling'; opensF: number; bestF: number; closesF: number },
+  { direction, opensF, bestF, closesF, notBefore }: SoilWindowRule,
   year: number,
 ): StepWindow | null {
-  const opens = season.crossing(opensF, direction, year);
+  const crossed = season.crossing(opensF, direction, year);
+  if (!crossed) return null;
+  const opens = notBefore ? later(crossed.date, localDate(`${year}-${notBefore}`)) : crossed.date;
   const closing = season.crossing(closesF, direction, year);
-  if (!opens) return null;
+  const closes = closing ? addDays(closing.date, -1) : addDays(opens, LONGEST_OPEN_DAYS);
+  if (closes < opens && opens > crossed.date) return null;
+  const last = later(closes, opens);
   const best = season.crossing(bestF, direction, year);
-  const closes = closing ? addDays(closing.date, -1) : addDays(opens.date, 60);
-  const last = later(closes, opens.date);
   return {
-    opens: opens.date,
-    best: earlier(later(best?.date ?? opens.date, opens.date), last),
+    opens,
+    best: earlier(later(best?.date ?? opens, opens), last),
     closes: last,
-    basis: soilBasis(opens),
+    basis: soilBasis(crossed),
   };
 }

@@ -7,7 +7,7 @@ import type { SoilSeason } from '../weather';
 import type { SeasonInput, WeedFinding } from './seasonInput';
 import type { StepState } from './step';
 import type { Usage } from './usage';
-import { earlier, later, soilWindow, type StepWindow } from './window';
+import { earlier, later, soilWindow, type SoilWindowRule, type StepWindow } from './window';
 
 /** Everything about one zone that its steps are worked out from. */
 export interface ZoneCase {
@@ -43,7 +43,7 @@ export function zoneWeeds(input: SeasonInput, zone: Zone): WeedFinding[] {
 /** Year's first window that is not over yet, this year or the next. */
 export function nextWindow(
   season: SoilSeason,
-  rule: { direction: 'rising' | 'falling'; opensF: number; bestF: number; closesF: number },
+  rule: SoilWindowRule,
   today: LocalDate,
 ): StepWindow | null {
   const year = yearOf(today);

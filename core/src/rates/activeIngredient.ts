@@ -18,30 +18,40 @@ function activeLb(
   return (unit === 'oz' ? amount / OUNCES_PER_POUND : amount) * concentration.amount;
 }
 
-/**
- * Actives that a product rate puts on an acre, lb a.i. (a.e. for auxins). A recipe is taken apart
- * into its components; the same active from two components is one entry.
- * @param ratePerAcre product per acre in the product's own unit
- */
-export function activesPerAcre(product: Herbicide, ratePerAcre: number): ActiveDose[] {
+function unitDoses(product: Herbicide): ActiveDose[] {
   const sums = new Map<string, number>();
   const add = (active: string, lb: number) => sums.set(active, (sums.get(active) ?? 0) + lb);
   if (product.tankMix) {
     for (const part of product.tankMix) {
       const component = herbicide(part.herbicide);
       if (!component) continue;
-      for (const dose of activesPerAcre(component, part.ratePerAcre * ratePerAcre)) {
+      for (const dose of activesPerAcre(component, part.ratePerAcre)) {
         add(dose.active, dose.lbPerAcre);
       }
     }
   } else if (product.actives) {
-    for (const part of product.actives) {
-      add(part.active, activeLb(ratePerAcre, product.unit, part));
-    }
+    for (const part of product.actives) add(part.active, activeLb(1, product.unit, part));
   } else if (product.concentration) {
-    add(activeName(product.slug), activeLb(ratePerAcre, product.unit, product.concentration));
+    add(activeName(product.slug), activeLb(1, product.unit, product.concentration));
   }
   return [...sums].map(([active, lbPerAcre]) => ({ active, lbPerAcre }));
+}
+
+const known = new WeakMap<Herbicide, ActiveDose[]>();
+
+/**
+ * Actives that a product rate puts on an acre, lb a.i. (a.e. for auxins). A recipe is taken apart
+ * into its components; the same active from two components is one entry. Doses are proportional to
+ * the rate, so each product is taken apart once.
+ * @param ratePerAcre product per acre in the product's own unit
+ */
+export function activesPerAcre(product: Herbicide, ratePerAcre: number): ActiveDose[] {
+  let unit = known.get(product);
+  if (!unit) {
+    unit = unitDoses(product);
+    known.set(product, unit);
+  }
+  return unit.map(({ active, lbPerAcre }) => ({ active, lbPerAcre: lbPerAcre * ratePerAcre }));
 }
 
 /** Names of the actives in a product. */

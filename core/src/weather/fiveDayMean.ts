@@ -3,13 +3,13 @@
  * @param values one a day, shape (n)
  * @returns shape (n); the first four days have no mean and are `null`
  */
-export function fiveDayMean(values: readonly number[]): (number | null)[] {
-  const means: (number | null)[] = [];
+export function fiveDayMean(values: ArrayLike<number>): (number | null)[] {
+  const means = new Array<number | null>(values.length);
   let sum = 0;
-  values.forEach((value, index) => {
-    sum += value;
-    if (index >= 5) sum -= values[index - 5] as number;
-    means.push(index >= 4 ? sum / 5 : null);
-  });
+  for (let index = 0; index < values.length; index += 1) {
+    sum += values[index]!;
+    if (index >= 5) sum -= values[index - 5]!;
+    means[index] = index >= 4 ? sum / 5 : null;
+  }
   return means;
 }

@@ -6,5 +6,6 @@ export * from './fiveDayMean';
 export * from './seededRandom';
 export * from './soilModel';
 export * from './soilSeason';
+export * from './syntheticWeather';
 export * from './weatherBundle';
 export * from './zoneSoil';

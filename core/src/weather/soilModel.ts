@@ -43,6 +43,8 @@ export interface SoilModelOptions {
   freezeRule?: boolean;
 }
 
+const { fromF: FREEZING_FROM, toF: FREEZING_TO, maxChangePerDayF: FREEZING_CHANGE } = freezing;
+
 /** One day of the first-order soil model, °F. */
 export function soilStep(
   beforeF: number,
@@ -51,9 +53,8 @@ export function soilStep(
 ): number {
   const gap = effectiveAirF - beforeF;
   const change = response * (gap > 0 ? warming : 1) * gap;
-  if (freezeRule && beforeF >= freezing.fromF && beforeF <= freezing.toF) {
-    const limit = freezing.maxChangePerDayF;
-    return beforeF + Math.max(-limit, Math.min(limit, change));
+  if (freezeRule && beforeF >= FREEZING_FROM && beforeF <= FREEZING_TO) {
+    return beforeF + Math.max(-FREEZING_CHANGE, Math.min(FREEZING_CHANGE, change));
   }
   return beforeF + change;
 }

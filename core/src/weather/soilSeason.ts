@@ -78,7 +78,7 @@ export interface SoilSeason {
 const PERSISTENCE = 0.75;
 const DEFAULT_MEMBERS = 40;
 
-function quantile(sorted: readonly number[], p: number): number {
+function quantile(sorted: ArrayLike<number>, p: number): number {
   const position = (sorted.length - 1) * p;
   const low = Math.floor(position);
   const a = sorted[low] as number;
@@ -110,9 +110,13 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
   const warmup = measured.slice(0, 30);
   const startF = warmup.reduce((sum, day) => sum + meanAir(day), 0) / warmup.length;
 
-  const dates = Array.from({ length: total }, (_, index) => addDays(start, index));
-  const normal = dates.map((date) => climate[dayOfYear(date) - 1] as ClimateDay);
-  const offsets = dates.map((date) => siteOffset(factors, date));
+  const normal: ClimateDay[] = [];
+  const offsets = new Float64Array(total);
+  for (let index = 0; index < total; index += 1) {
+    const date = measured[index]?.date ?? addDays(start, index);
+    normal.push(climate[dayOfYear(date) - 1] as ClimateDay);
+    offsets[index] = siteOffset(factors, date);
+  }
 
   const measuredSoil: number[] = [];
   let soil = startF;
@@ -126,65 +130,62 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
   const lastNormal = normal[measuredDays - 1] as ClimateDay;
   const anomalyToday = meanAir(last) - meanAir(lastNormal);
 
-  const memberCount = input.members ?? DEFAULT_MEMBERS;
+  // Flat arrays: the simulation below is the inner loop of every season on the company's books.
+  const usualMean = Float64Array.from(normal, meanAir);
+  const usualSd = Float64Array.from(normal, (day) => day.sdF);
+  const toldMean = Float64Array.from(forecast.slice(0, future), meanAir);
   const draw = normalDraws(seededRandom(input.seed));
   const innovation = Math.sqrt(1 - PERSISTENCE ** 2);
-  const simulate = (noisy: boolean): number[] => {
-    const series = measuredSoil.map((value) => value + biasF);
+  const past = Float64Array.from(measuredSoil, (value) => value + biasF);
+  const step = { response };
+  const simulate = (): Float64Array => {
+    const series = new Float64Array(total);
+    series.set(past.subarray(0, Math.min(total, measuredDays)));
     let ground = soilToday;
     let anomaly = anomalyToday;
     let error = 0;
-    for (let step = 0; step < future; step += 1) {
-      const index = measuredDays + step;
-      const usual = normal[index] as ClimateDay;
-      const told = forecast[step];
-      const shock = noisy ? innovation * draw() : 0;
+    for (let lead = 0; lead < future; lead += 1) {
+      const index = measuredDays + lead;
+      const shock = innovation * draw();
       let air: number;
-      if (told) {
+      if (lead < toldMean.length) {
         error = PERSISTENCE * error + shock;
-        air = meanAir(told) + error * told.sdF;
-        anomaly = air - meanAir(usual);
+        air = toldMean[lead]! + error * forecast[lead]!.sdF;
+        anomaly = air - usualMean[index]!;
       } else {
-        anomaly = PERSISTENCE * anomaly + shock * usual.sdF;
-        air = meanAir(usual) + anomaly;
+        anomaly = PERSISTENCE * anomaly + shock * usualSd[index]!;
+        air = usualMean[index]! + anomaly;
       }
-      ground = soilStep(ground, air + (offsets[index] as number), { response });
-      series.push(ground + biasF);
+      ground = soilStep(ground, air + offsets[index]!, step);
+      series[index] = ground + biasF;
     }
     return series;
   };
-  const members = Array.from({ length: future > 0 ? memberCount : 1 }, () =>
-    fiveDayMean(simulate(future > 0)),
-  );
+  const memberCount = future > 0 ? (input.members ?? DEFAULT_MEMBERS) : 1;
+  const members = Array.from({ length: memberCount }, () => fiveDayMean(simulate()));
 
-  const meanF: (number | null)[] = [];
-  const lowF: (number | null)[] = [];
-  const highF: (number | null)[] = [];
-  const sorted = new Array<number>(members.length);
-  for (let index = 0; index < total; index += 1) {
-    const value = members[0]?.[index] ?? null;
-    if (index < measuredDays || value === null) {
-      meanF.push(value);
-      lowF.push(value);
-      highF.push(value);
-      continue;
-    }
+  const firstMember = members[0] as (number | null)[];
+  const meanF = firstMember.slice(0, measuredDays);
+  const lowF = [...meanF];
+  const highF = [...meanF];
+  const onDay = new Float64Array(members.length);
+  for (let index = measuredDays; index < total; index += 1) {
     for (let member = 0; member < members.length; member += 1) {
-      sorted[member] = members[member]?.[index] as number;
+      onDay[member] = members[member]![index] ?? NaN;
     }
-    sorted.sort((a, b) => a - b);
-    lowF.push(quantile(sorted, 0.1));
-    meanF.push(quantile(sorted, 0.5));
-    highF.push(quantile(sorted, 0.9));
+    onDay.sort();
+    lowF.push(quantile(onDay, 0.1));
+    meanF.push(quantile(onDay, 0.5));
+    highF.push(quantile(onDay, 0.9));
   }
 
   const known = [...measured, ...forecast.slice(0, future)];
-  const airHighF = dates.map((_, index) => known[index]?.tmaxF ?? (normal[index] as ClimateDay).tmaxF);
-  const airLowF = dates.map((_, index) => known[index]?.tminF ?? (normal[index] as ClimateDay).tminF);
-  const airSdF = dates.map((_, index) =>
+  const airHighF = normal.map((usual, index) => known[index]?.tmaxF ?? usual.tmaxF);
+  const airLowF = normal.map((usual, index) => known[index]?.tminF ?? usual.tminF);
+  const airSdF = normal.map((usual, index) =>
     index < measuredDays
       ? 0
-      : (forecast[index - measuredDays]?.sdF ?? (normal[index] as ClimateDay).sdF),
+      : (forecast[index - measuredDays]?.sdF ?? usual.sdF),
   );
 
   const findCrossing = (

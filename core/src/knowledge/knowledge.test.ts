@@ -1,0 +1,151 @@
+import { z } from 'zod';
+import {
+  activeCaps,
+  activeCapSchema,
+  causes,
+  causeSchema,
+  choiceScreens,
+  contradictions,
+  countTests,
+  efficacyRows,
+  efficacyRowSchema,
+  emergenceWindows,
+  feedingCalendars,
+  grasses,
+  grassSchema,
+  GRASS_SLUGS,
+  herbicide,
+  herbicides,
+  herbicideSchema,
+  LIKELIHOOD_LEVELS,
+  linkedPairs,
+  seedingWindows,
+  sign,
+  signs,
+  signSchema,
+  stageFactors,
+  stageFactorSchema,
+  testThresholds,
+  testThresholdSchema,
+  toleranceOverrides,
+  toleranceOverrideSchema,
+  waitingSigns,
+  weed,
+  weedOfGrass,
+  weeds,
+  weedSchema,
+  type GrassSlug,
+} from '.';
+
+const slugsOf = (rows: readonly { slug: string }[]) => rows.map(({ slug }) => slug);
+
+describe('the shape of the data', () => {
+  it.each([
+    ['grasses', grassSchema, grasses],
+    ['signs', signSchema, signs],
+    ['causes', causeSchema, causes],
+    ['weeds', weedSchema, weeds],
+    ['herbicides', herbicideSchema, herbicides],
+    ['efficacy', efficacyRowSchema, efficacyRows],
+    ['stage factors', stageFactorSchema, stageFactors],
+    ['tolerance overrides', toleranceOverrideSchema, toleranceOverrides],
+    ['active caps', activeCapSchema, activeCaps],
+    ['test thresholds', testThresholdSchema, testThresholds],
+  ])('%s', (_, schema, rows) => {
+    const result = z.array(schema as z.ZodType).safeParse(rows);
+    expect(result.error?.issues.slice(0, 3) ?? []).toEqual([]);
+  });
+
+  it.each([
+    ['grasses', grasses],
+    ['signs', signs],
+    ['causes', causes],
+    ['weeds', weeds],
+    ['herbicides', herbicides],
+  ])('%s have slugs of their own', (_, rows) => {
+    expect(new Set(slugsOf(rows)).size).toBe(rows.length);
+  });
+
+  it('covers the grasses, five kinds of damage, weeds and actives of the trade', () => {
+    expect(slugsOf(grasses).sort()).toEqual([...GRASS_SLUGS].sort());
+    const groups = new Set(causes.map(({ group }) => group));
+    for (const kind of ['heat-drought', 'insect', 'disease', 'weeds', 'animals'] as const) {
+      expect(groups).toContain(kind);
+    }
+    expect(causes.length).toBeGreaterThanOrEqual(25);
+    expect(weeds.length).toBeGreaterThanOrEqual(20);
+    expect(herbicides.filter(({ tankMix }) => tankMix === null).length).toBeGreaterThanOrEqual(20);
+  });
+});
+
+describe('causes and signs hang together', () => {
+  it('uses only the ten likelihood levels, never a sign’s own base rate', () => {
+    for (const entry of causes) {
+      for (const [slug, p] of Object.entries(entry.signs)) {
+        expect(LIKELIHOOD_LEVELS).toContain(p);
+        expect(sign(slug)?.base).not.toBe(p);
+      }
+    }
+    for (const { base } of signs) expect(LIKELIHOOD_LEVELS).toContain(base);
+  });
+  it('gives every cause ten signs and every sign a cause', () => {
+    const used = new Set(causes.flatMap((entry) => Object.keys(entry.signs)));
+    for (const entry of causes) expect(Object.keys(entry.signs).length).toBeGreaterThanOrEqual(10);
+    for (const { slug } of signs) expect(used).toContain(slug);
+  });
+  it('names only signs and causes that exist', () => {
+    const causeSlugs = slugsOf(causes);
+    linkedPairs.flat().forEach((slug) => expect(causeSlugs).toContain(slug));
+    [...waitingSigns, ...contradictions.flat(), ...choiceScreens.flatMap((s) => s.options)].forEach(
+      (slug) => expect(sign(slug)).toBeDefined(),
+    );
+    countTests.forEach((test) => {
+      expect(sign(test.sign)).toBeDefined();
+      test.subjects.forEach((subject) =>
+        expect(testThresholds.some((row) => row.test === test.code && row.subject === subject)).toBe(
+          true,
+        ),
+      );
+    });
+  });
+});
+
+describe('herbicides, weeds and grasses hang together', () => {
+  const turfs = Object.keys(herbicides[0]?.tolerance ?? {});
+  it('has a full tolerance row for every product', () => {
+    expect(turfs.length).toBe(13);
+    for (const { tolerance } of herbicides) expect(Object.keys(tolerance).sort()).toEqual([...turfs].sort());
+  });
+  it('has an efficacy row for every weed, of known products', () => {
+    expect(efficacyRows.map((row) => row.weed).sort()).toEqual(slugsOf(weeds).sort());
+    for (const row of efficacyRows) {
+      for (const slug of [...Object.keys(row.pre), ...Object.keys(row.post)]) {
+        expect(herbicide(slug)).toBeDefined();
+      }
+    }
+  });
+  it('orders every pair of limits', () => {
+    for (const h of herbicides) {
+      expect(h.rate[0] ?? 0).toBeLessThanOrEqual(h.rate[1]);
+      expect(h.maxPerApplication).toBeLessThanOrEqual(h.maxPerYear);
+      expect(h.airF[0]).toBeLessThan(h.airF[1]);
+      expect(h.waitBeforeSeedingWeeks[0]).toBeLessThanOrEqual(h.waitBeforeSeedingWeeks[1]);
+      for (const part of h.tankMix ?? []) expect(herbicide(part.herbicide)?.unit).toBe(part.unit);
+    }
+  });
+  it('takes organic arsenicals off home lawns', () => {
+    expect(herbicide('msma')?.residential).toBe('no');
+  });
+  it('knows the weeds of every emergence group and every grass that is a weed', () => {
+    emergenceWindows.flatMap((w) => w.weeds).forEach((slug) => expect(weed(slug)).toBeDefined());
+    Object.values(weedOfGrass).forEach((slug) => expect(weed(slug)).toBeDefined());
+  });
+  it('gives every desired grass one feeding calendar, and seeded ones one window', () => {
+    for (const entry of grasses.filter(({ roles }) => roles.includes('desired'))) {
+      const holds = (list: readonly { grasses: readonly GrassSlug[] }[]) =>
+        list.filter((row) => row.grasses.includes(entry.slug)).length;
+      expect(holds(feedingCalendars)).toBe(1);
+      if (entry.seed) expect(holds(seedingWindows)).toBe(1);
+    }
+  });
+});

@@ -1,0 +1,177 @@
+import { lawnSeason } from './lawnSeason';
+import { seasonRequestSchema } from './seasonInput';
+import type { Season, SprayStep, Step } from './step';
+import { testZone } from './testdata/testLawn';
+import type { Application } from '../rates';
+import { localDate, type LocalDate } from '../units';
+import type { Region } from '../knowledge';
+import type { Zone } from '../lawn';
+import { testWeather } from '../weather/testdata/testWeather';
+
+const fescue = testZone(1, [
+  { species: 'tall-fescue', cover: 0.72 },
+  { species: 'bermuda-common', cover: 0.1 },
+]);
+
+function plan(
+  zone: Zone,
+  { region = 'transition' as Region, today = '2026-04-08', weeds = [] as unknown[], choices = {}, records = [] as Application[], ...rest } = {},
+): Season {
+  const day: LocalDate = localDate(today);
+  const request = seasonRequestSchema.parse({
+    today: day,
+    region,
+    zones: [zone],
+    findings: [{ zoneId: zone.id, weeds, ...rest }],
+    choices,
+  });
+  return lawnSeason(request, testWeather(region, 1, day), [], records).season;
+}
+type StepOf<Kind extends Step['kind']> = Kind extends 'prevent' | 'control'
+  ? SprayStep
+  : Extract<Step, { kind: Kind }>;
+const of = <Kind extends Step['kind']>(season: Season, kind: Kind) =>
+  season.steps.filter((step) => step.kind === kind) as StepOf<Kind>[];
+const CRAB = { weed: 'large-crabgrass', cover: 0.05, growing: false };
+const POA = { weed: 'annual-bluegrass', cover: 0.05, growing: false };
+const DANDELION = { weed: 'dandelion', cover: 0.06 };
+
+describe('a tall fescue lawn in early April', () => {
+  const season = plan(fescue, { weeds: [CRAB, POA, DANDELION] });
+
+  it('keys the preventer to the projected soil, closing before 55 °F', () => {
+    const [prevent] = of(season, 'prevent');
+    expect(prevent?.group).toBe('crabgrass');
+    expect(prevent?.window.basis).toMatchObject({ kind: 'soil', thresholdF: 48, direction: 'rising' });
+    expect(prevent!.window.opens <= prevent!.window.best).toBe(true);
+    expect(prevent!.window.best <= prevent!.window.closes).toBe(true);
+    expect(prevent!.control[0]!.expectedPct).toBeGreaterThanOrEqual(80);
+  });
+  it('leaves time for the fall seeding that the thin stand needs', () => {
+    const [prevent] = of(season, 'prevent');
+    expect(prevent!.because.map(({ rule }) => rule)).toContain('prevent-leaves-seeding');
+    expect(prevent!.excluded.find(({ herbicide }) => herbicide === 'indaziflam')?.reasons.map((r) => r.rule)).toEqual(
+      expect.arrayContaining(['R01-turf', 'R07-seeding-wait']),
+    );
+  });
+  it('sprays spots of dandelion and leaves bermuda until its soil is warm', () => {
+    const walks = of(season, 'control');
+    expect(walks[0]).toMatchObject({ method: 'spot' });
+    expect(walks[0]!.control.map(({ weed }) => weed)).toEqual(['dandelion']);
+    expect(walks[0]!.areaFt2).toBeCloseTo(3000 * 0.06 * 1.2, 6);
+    const bermuda = walks.find((walk) => walk.control.some(({ weed }) => weed === 'bermuda-common'));
+    expect(bermuda!.window.opens > walks[0]!.window.opens).toBe(true);
+  });
+  it('feeds in late spring, early fall and late fall, within the grass’s limits', () => {
+    const feeds = of(season, 'feed');
+    expect(feeds.map(({ slot }) => slot)).toEqual(['late-spring', 'early-fall', 'late-fall']);
+    expect(feeds.reduce((sum, { nLbPer1000 }) => sum + nLbPer1000, 0)).toBeLessThanOrEqual(4);
+    expect(feeds[2]!.fertilizer).toBe('25-0-10-quick');
+  });
+  it('shows the clash of fall prevention and seed, and plans neither', () => {
+    expect(season.clashes).toHaveLength(1);
+    expect(season.clashes[0]).toMatchObject({ choice: null });
+    expect(season.clashes[0]!.waitWeeks).toBeGreaterThan(season.clashes[0]!.weeks);
+    expect(of(season, 'seed')).toEqual([]);
+  });
+  it.each(['seed', 'prevent'] as const)('plans %s when the technician picks it', (choice) => {
+    const picked = plan(fescue, {
+      weeds: [CRAB, POA, DANDELION],
+      choices: { [season.clashes[0]!.id]: choice },
+    });
+    expect(of(picked, 'seed')).toHaveLength(choice === 'seed' ? 1 : 0);
+    const fall = of(picked, 'prevent').filter(({ group }) => group === 'winter-annuals');
+    expect(fall).toHaveLength(choice === 'prevent' ? 1 : 0);
+    expect(picked.leftOut.map(({ reason }) => reason.rule)).toContain(
+      choice === 'seed' ? 'prevent-set-aside' : 'seed-set-aside',
+    );
+  });
+});
+
+describe('what is on record counts', () => {
+  const prevented = of(plan(fescue, { weeds: [CRAB] }), 'prevent')[0] as SprayStep;
+  const done: Application = {
+    id: 'r1',
+    zoneId: fescue.id,
+    date: prevented.window.best,
+    areaFt2: 3000,
+    materials: prevented.products.map(({ herbicide, ratePerAcre }) => ({
+      kind: 'herbicide' as const,
+      slug: herbicide,
+      amount: (ratePerAcre * 3000) / 43_560,
+      unit: 'fl-oz' as const,
+    })),
+  };
+  it('does not lay the same preventer twice in its window', () => {
+    const after = plan(fescue, { weeds: [CRAB], today: prevented.window.best, records: [done] });
+    const again = of(after, 'prevent').filter(
+      ({ window, state }) => state !== 'done' && window.closes <= prevented.window.closes,
+    );
+    expect(again).toEqual([]);
+  });
+  it('does not seed into a zone that was seeded', () => {
+    const seeded: Application = {
+      id: 'r2',
+      zoneId: fescue.id,
+      date: '2026-03-20',
+      areaFt2: 3000,
+      materials: [{ kind: 'seed', slug: 'tall-fescue', amount: 15, unit: 'lb' }],
+    };
+    const after = plan(fescue, { records: [seeded] });
+    expect(of(after, 'seed')).toEqual([]);
+    expect(after.leftOut.map(({ reason }) => reason.rule)).toContain('seed-done');
+  });
+});
+
+describe('other lawns', () => {
+  it('promises no cure of bermuda in St. Augustine', () => {
+    const zone = testZone(2, [
+      { species: 'st-augustine', cover: 0.85 },
+      { species: 'bermuda-common', cover: 0.1 },
+    ]);
+    const season = plan(zone, { region: 'south', today: '2026-05-20' });
+    expect(season.unmet).toContainEqual({
+      zoneId: zone.id,
+      weed: 'bermuda-common',
+      reason: { rule: 'control-no-product', inputs: { weed: 'bermuda-common' } },
+    });
+  });
+  it('plugs what has no seed', () => {
+    const zone = testZone(3, [{ species: 'st-augustine', cover: 0.6 }]);
+    const [seed] = of(plan(zone, { region: 'south' }), 'seed');
+    expect(seed).toMatchObject({ material: 'plugs', species: 'st-augustine' });
+    expect(seed!.areaFt2).toBeCloseTo(1200, 6);
+  });
+  it('renovates under half cover and asks for points near the line', () => {
+    const zone = testZone(4, [{ species: 'tall-fescue', cover: 0.4 }]);
+    expect(of(plan(zone), 'seed')[0]).toMatchObject({ use: 'new' });
+    const counted = plan(zone, { pointCount: { hits: 48, points: 100 } });
+    expect(counted.leftOut.map(({ reason }) => reason.rule)).toContain('seed-count-more');
+  });
+  it('sprays nothing foliar on a lawn that had no water', () => {
+    const zone = testZone(5, [{ species: 'zoysia-wide', cover: 0.9 }], { irrigated: false });
+    const day = localDate('2026-07-20');
+    const request = seasonRequestSchema.parse({
+      today: day,
+      region: 'south',
+      zones: [zone],
+      findings: [{ zoneId: zone.id, weeds: [{ weed: 'green-kyllinga', cover: 0.2 }] }],
+    });
+    const weather = testWeather('south', 1, day);
+    const dry = { ...weather, days: weather.days.map((d) => ({ ...d, rainIn: 0 })) };
+    const [walk] = of(lawnSeason(request, dry, [], []).season, 'control');
+    expect(walk === undefined || walk.window.opens > '2026-07-23').toBe(true);
+  });
+  it('cleans up dormant bermuda in winter with what spares it asleep', () => {
+    const zone = testZone(6, [{ species: 'bermuda-hybrid', cover: 0.95 }]);
+    const [walk] = of(
+      plan(zone, { today: '2026-01-10', weeds: [{ weed: 'henbit', cover: 0.2 }] }),
+      'control',
+    );
+    expect(walk!.window.opens < '2026-03-01').toBe(true);
+  });
+  it('brings a patch that was left alone back on its day', () => {
+    const season = plan(fescue, { lookAgainOn: '2026-04-15' });
+    expect(of(season, 'look-again')[0]).toMatchObject({ state: 'upcoming', window: { opens: '2026-04-15' } });
+  });
+});

@@ -1,0 +1,135 @@
+/**
+ * The core on the command line: JSON in on stdin, JSON out on stdout.
+ *
+ *   npm run --silent alfombra -- <diagnose|soil|season|amounts|check> < input.json
+ *   npm run --silent alfombra -- schema <command>
+ *
+ * Exit 0 with the result, 2 with a pointed message on stderr when the input is not good.
+ */
+import { readFileSync } from 'node:fs';
+import {
+  checkApplication,
+  commandSchemas,
+  diagnose,
+  lawnSeason,
+  mixCard,
+  perAcre,
+  toPer1000,
+  toPerAcre,
+  per1000,
+  zoneBias,
+  zoneSoil,
+  type CheckContext,
+  type CommandName,
+} from '@alfombra/core';
+import { z } from 'zod';
+
+const NAMES = Object.keys(commandSchemas) as CommandName[];
+const usage = `usage: alfombra <${NAMES.join('|')}|schema> (JSON on stdin)`;
+
+class BadInput extends Error {}
+
+function readJson(): unknown {
+  const text = readFileSync(0, 'utf8');
+  if (text.trim() === '') throw new BadInput('no JSON on stdin');
+  try {
+    return JSON.parse(text) as unknown;
+  } catch (error) {
+    throw new BadInput(`stdin is not JSON: ${(error as Error).message}`);
+  }
+}
+
+const run: Record<CommandName, (input: unknown) => unknown> = {
+  diagnose: (raw) => {
+    const { nextChecks, ...rest } = diagnose(parse('diagnose', raw));
+    return {
+      ...rest,
+      posterior: rest.posterior.map(({ cause, p }) => ({ cause, p })),
+      nextChecks: nextChecks.map(({ sign, posture, gainBits, seconds }) => ({
+        ...(posture === 'test' ? { test: sign } : { sign }),
+        gainBits,
+        seconds,
+      })),
+      verdict: rest.verdict === 'cannot-tell' || rest.verdict === 'split-zone' ? 'cannot-tell' : 'likely',
+      verdictKind: rest.verdict,
+    };
+  },
+  soil: (raw) => {
+    const { weather, factors, readings, thresholds } = parse('soil', raw);
+    const zone = { id: readings[0]?.zoneId ?? 'zone', site: { factors } };
+    const season = zoneSoil(zone, weather, readings);
+    return {
+      start: season.start,
+      today: season.today,
+      measuredDays: season.measuredDays,
+      bias: zoneBias(factors, weather, readings),
+      meanF: season.meanF,
+      lowF: season.lowF,
+      highF: season.highF,
+      crossings: thresholds.map(({ valueF, direction }) => ({
+        thresholdF: valueF,
+        direction,
+        crossing: season.crossing(valueF, direction),
+      })),
+    };
+  },
+  season: (raw) => {
+    const { weather, readings, records, ...request } = parse('season', raw);
+    return lawnSeason(request, weather, readings, records).season;
+  },
+  amounts: (raw) => {
+    const input = parse('amounts', raw);
+    const products = input.products.map(({ herbicide, rate, unit }) => ({
+      herbicide,
+      ratePerAcre: unit.endsWith('/acre') ? rate : toPerAcre(per1000(rate)),
+    }));
+    return {
+      ...mixCard({ ...input, products }),
+      products: products.map(({ herbicide, ratePerAcre }) => ({
+        herbicide,
+        ratePerAcre,
+        ratePer1000: toPer1000(perAcre(ratePerAcre)),
+        total: (ratePerAcre * input.areaFt2) / 43_560,
+      })),
+    };
+  },
+  check: (raw) => {
+    const { application, context } = parse('check', raw);
+    const findings = checkApplication(application, context as CheckContext);
+    return { exceeds: findings.some(({ severity }) => severity === 'exceeds'), findings };
+  },
+};
+
+function parse<Name extends CommandName>(
+  name: Name,
+  raw: unknown,
+): z.output<(typeof commandSchemas)[Name]> {
+  const result = commandSchemas[name].safeParse(raw);
+  if (!result.success) {
+    throw new BadInput(
+      result.error.issues
+        .map((issue) => `${issue.path.length > 0 ? issue.path.join('.') : 'input'}: ${issue.message}`)
+        .join('\n'),
+    );
+  }
+  return result.data as z.output<(typeof commandSchemas)[Name]>;
+}
+
+const isName = (text: string | undefined): text is CommandName => NAMES.some((name) => name === text);
+
+function main([command, argument]: readonly string[]): unknown {
+  if (command === 'schema') {
+    if (!isName(argument)) throw new BadInput(`schema of what? one of ${NAMES.join(', ')}`);
+    return z.toJSONSchema(commandSchemas[argument], { io: 'input', unrepresentable: 'any' });
+  }
+  if (!isName(command)) throw new BadInput(usage);
+  return run[command](readJson());
+}
+
+try {
+  process.stdout.write(`${JSON.stringify(main(process.argv.slice(2)), null, 2)}\n`);
+} catch (error) {
+  if (!(error instanceof BadInput) && !(error instanceof RangeError)) throw error;
+  process.stderr.write(`${error.message}\n`);
+  process.exitCode = 2;
+}
