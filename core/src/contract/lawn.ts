@@ -1,7 +1,13 @@
 import { z } from 'zod';
 import { regionSchema } from '../knowledge';
-import { patchSchema, zoneSchema } from '../lawn';
+import { patchSchema, pointSchema, zoneSchema } from '../lawn';
 import { clashChoicesSchema, upkeepSchema } from '../program';
+
+/** Something on the plan that is not lawn, drawn so that the technician knows where they stand. */
+export const featureSchema = z.object({
+  kind: z.enum(['house', 'drive', 'bed', 'walk', 'water']),
+  outline: z.array(pointSchema).min(3),
+});
 
 /** A lawn as it is stored: whose it is, where it stands, its zones and damaged patches. */
 export const lawnBodySchema = z.object({
@@ -13,6 +19,7 @@ export const lawnBodySchema = z.object({
   upkeep: upkeepSchema,
   zones: z.array(zoneSchema).min(1, 'a lawn has at least one zone'),
   patches: z.array(patchSchema).default([]),
+  features: z.array(featureSchema).default([]),
   /** Answers to clashes between seeding and prevention, by clash id. */
   choices: clashChoicesSchema.default({}),
 });

@@ -13,9 +13,19 @@ const fescue = testZone(1, [
   { species: 'bermuda-common', cover: 0.1 },
 ]);
 
+interface Given {
+  region?: Region;
+  today?: string;
+  weeds?: unknown[];
+  choices?: Record<string, 'seed' | 'prevent'>;
+  records?: Application[];
+  pointCount?: { hits: number; points: number };
+  lookAgainOn?: string;
+}
+
 function plan(
   zone: Zone,
-  { region = 'transition' as Region, today = '2026-04-08', weeds = [] as unknown[], choices = {}, records = [] as Application[], ...rest } = {},
+  { region = 'transition', today = '2026-04-08', weeds = [], choices = {}, records = [], ...rest }: Given = {},
 ): Season {
   const day: LocalDate = localDate(today);
   const request = seasonRequestSchema.parse({

@@ -1,7 +1,6 @@
 /**
  * The planner against its judge: over random lawns, weathers, findings and records, nothing that is
- * planned breaks a rule of the checker. This test lives above both floors, since neither may know
- * the other; it reads the checker through the package's index.
+ * planned breaks a rule of the checker. It stands above both floors, since neither may know the other.
  */
 import fc from 'fast-check';
 import {
@@ -20,10 +19,10 @@ import {
   type LocalDate,
   type Region,
   type SiteFactor,
-} from '../index';
-import { seasonDay, type SoilSeason } from '../weather';
-import { testWeather } from '../weather/testdata/testWeather';
-import { testZone } from './testdata/testLawn';
+} from './index';
+import { seasonDay, type SoilSeason } from './weather';
+import { testWeather } from './weather/testdata/testWeather';
+import { testZone } from './program/testdata/testLawn';
 
 const desired = grasses.filter(({ roles }) => roles.includes('desired')).map(({ slug }) => slug);
 const share = fc.double({ min: 0.05, max: 0.5, noNaN: true });

@@ -1,0 +1,133 @@
+import { endpoints } from '@alfombra/core';
+import { randomUUID } from 'node:crypto';
+import request from 'supertest';
+import { lawnBody, signedInCompany, testServer, type TestServer } from '../test/testServer';
+import { calendarDay } from './companies/service';
+import { DEMO_PASSWORD, demoUsers } from './demo/company';
+import { loadDemo } from './demo/load';
+
+let server: TestServer;
+beforeAll(async () => (server = await testServer()));
+afterAll(() => server.close());
+
+it('is well, and guarded', async () => {
+  const response = await request(server.app).get('/api/health').expect(200);
+  expect(response.body).toEqual({ ok: true, database: true });
+  expect(response.headers['content-security-policy']).toContain("script-src 'self'");
+  expect(response.headers['x-powered-by']).toBeUndefined();
+});
+
+it('describes exactly the endpoints it has', async () => {
+  const { body } = await request(server.app).get('/api/openapi.json').expect(200);
+  expect(body.openapi).toBe('3.1.0');
+  const listed = Object.entries(body.paths as Record<string, object>).flatMap(([path, methods]) =>
+    Object.keys(methods).map((method) => `${method} ${path}`),
+  );
+  expect(listed.sort()).toEqual(endpoints.map(({ method, path }) => `${method} ${path}`).sort());
+  expect(body.paths['/api/records/{id}'].put.requestBody.content['application/json'].schema).toBeDefined();
+});
+
+it('asks for a session on every endpoint that is not open', async () => {
+  for (const { method, path, open } of endpoints) {
+    if (open) continue;
+    const url = path.replace('{id}', randomUUID());
+    const response = await request(server.app)[method](url).send({});
+    const expected = method === 'delete' && path === '/api/session' ? 204 : 401;
+    expect([method, path, response.status]).toEqual([method, path, expected]);
+  }
+});
+
+it('has an error of one shape for everything', async () => {
+  const { agent } = await signedInCompany(server);
+  const missing = await agent.get('/api/nothing').expect(404);
+  expect(missing.body.error).toMatchObject({ code: 'not-found' });
+  const broken = await agent
+    .put(`/api/lawns/${randomUUID()}`)
+    .set('content-type', 'application/json')
+    .send('{"name":');
+  expect(broken.status).toBe(422);
+  expect(broken.body.error.code).toBe('bad-input');
+});
+
+describe('the company', () => {
+  it('lets the owner move its day, and every lawn with it', async () => {
+    const { agent } = await signedInCompany(server);
+    const id = randomUUID();
+    await agent.put(`/api/lawns/${id}`).send({ ...lawnBody(), version: 0 }).expect(200);
+    const { body: company } = await agent.get('/api/company');
+    expect(company.today).toBe('2026-04-08');
+    const moved = await agent
+      .put('/api/company')
+      .send({ clock: { kind: 'fixed', date: '2026-07-10' }, policy: company.policy, version: 1 })
+      .expect(200);
+    expect(moved.body).toMatchObject({ today: '2026-07-10', version: 2 });
+    expect((await agent.get(`/api/lawns/${id}/weather`)).body.today).toBe('2026-07-10');
+    const stale = await agent
+      .put('/api/company')
+      .send({ clock: { kind: 'calendar' }, policy: company.policy, version: 1 });
+    expect(stale.status).toBe(409);
+  });
+  it('does not let a technician', async () => {
+    const { agent } = await signedInCompany(server, { role: 'technician' });
+    const response = await agent
+      .put('/api/company')
+      .send({ clock: { kind: 'calendar' }, policy: {}, version: 1 });
+    expect(response.status).toBe(403);
+  });
+  it('goes by the calendar of its place when the clock is not fixed', async () => {
+    const { agent } = await signedInCompany(server, { clock: { kind: 'calendar' } });
+    const late = new Date();
+    late.setHours(23, 30, 0, 0);
+    server.setNow(late);
+    const { today } = (await agent.get('/api/company')).body;
+    expect(today).toBe(calendarDay(late));
+    expect(today.endsWith(String(late.getDate()).padStart(2, '0'))).toBe(true);
+    server.setNow(new Date());
+  });
+});
+
+describe('soil readings', () => {
+  it('belong to a zone of the lawn and to no day to come', async () => {
+    const { agent } = await signedInCompany(server);
+    const lawnId = randomUUID();
+    const zoneId = randomUUID();
+    await agent.put(`/api/lawns/${lawnId}`).send({ ...lawnBody(zoneId), version: 0 }).expect(200);
+    const reading = { lawnId, zoneId, date: '2026-04-08', hour: 9, depthIn: 2, valuesF: [51, 52], version: 0 };
+    await agent.put(`/api/readings/${randomUUID()}`).send(reading).expect(200);
+    for (const [fields, path] of [
+      [{ zoneId: randomUUID() }, 'zoneId'],
+      [{ date: '2026-05-01' }, 'date'],
+      [{ valuesF: [] }, 'valuesF'],
+    ] as const) {
+      const response = await agent.put(`/api/readings/${randomUUID()}`).send({ ...reading, ...fields });
+      expect(response.status).toBe(422);
+      expect(response.body.error.path[0]).toBe(path);
+    }
+    expect((await agent.get(`/api/lawns/${lawnId}/readings`)).body).toHaveLength(1);
+  });
+});
+
+describe('the demo company', () => {
+  it('loads once, is kept, and comes back the same on a reset', async () => {
+    expect(await loadDemo(server.models, { reset: true })).toBe(true);
+    const agent = request.agent(server.app);
+    await agent
+      .post('/api/session')
+      .send({ email: demoUsers[0]!.email, password: DEMO_PASSWORD })
+      .expect(200);
+    const first = (await agent.get('/api/lawns').expect(200)).body;
+    expect(first.length).toBeGreaterThanOrEqual(8);
+    const regions = new Set(first.map((lawn: { region: string }) => lawn.region));
+    expect(regions).toEqual(new Set(['north', 'transition', 'south']));
+    for (const { id } of first) {
+      expect((await agent.get(`/api/lawns/${id}/visits`)).body).toHaveLength(2);
+    }
+    expect(await loadDemo(server.models, { reset: false })).toBe(false);
+    await loadDemo(server.models, { reset: true });
+    await agent
+      .post('/api/session')
+      .send({ email: demoUsers[1]!.email, password: DEMO_PASSWORD })
+      .expect(200);
+    expect((await agent.get('/api/lawns')).body).toEqual(first);
+  });
+});

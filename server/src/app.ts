@@ -1,0 +1,131 @@
+import { join } from 'node:path';
+import {
+  openApi,
+  type ApplicationRecordBody,
+  type LawnBody,
+  type ReadingBody,
+  type VisitBody,
+} from '@alfombra/core';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import pino from 'pino';
+import { pinoHttp } from 'pino-http';
+import { companyRoutes } from './companies/routes';
+import { CompanyService } from './companies/service';
+import type { Config } from './config';
+import { lawnDocumentRoutes, listUnderLawn } from './documents/lawnDocumentRoutes';
+import { DocumentStore } from './documents/store';
+import { failureHandler, HttpFailure } from './http/failure';
+import { lawnRoutes } from './lawns/routes';
+import { LawnService } from './lawns/service';
+import type { Models } from './models';
+import { readingResource } from './readings/resource';
+import { recordResource } from './records/resource';
+import { requireSession, sessionRoutes } from './sessions/routes';
+import { SessionService } from './sessions/service';
+import { standInStations } from './standins/weatherStation';
+import { visitResource } from './visits/resource';
+import { stationRoutes } from './weather/routes';
+import { WeatherService } from './weather/service';
+
+const BODY_LIMIT = '3mb';
+const YEAR_SECONDS = 31_536_000;
+
+/** Puts the server together on a database; listening is the caller's. */
+export function createApp(
+  models: Models,
+  config: Pick<Config, 'logLevel' | 'web' | 'secureCookie'>,
+  now: () => Date = () => new Date(),
+): Express {
+  const { sequelize } = models;
+  const lawnStore = new DocumentStore<LawnBody>(sequelize, models.lawns, 'lawn');
+  const visitStore = new DocumentStore<VisitBody>(sequelize, models.visits, 'visit');
+  const recordStore = new DocumentStore<ApplicationRecordBody>(sequelize, models.records, 'record');
+  const readingStore = new DocumentStore<ReadingBody>(sequelize, models.readings, 'reading');
+  const companies = new CompanyService(models, now);
+  const sessions = new SessionService(models, now);
+  const weather = new WeatherService(models, standInStations);
+  const lawns = new LawnService(lawnStore, visitStore, recordStore, readingStore, weather);
+
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    pinoHttp({
+      logger: pino({ level: config.logLevel }),
+      redact: ['req.headers.cookie', 'res.headers["set-cookie"]'],
+    }),
+  );
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          'script-src': ["'self'", "'wasm-unsafe-eval'"],
+          'worker-src': ["'self'", 'blob:'],
+          'upgrade-insecure-requests': null,
+        },
+      },
+      hsts: false,
+    }),
+  );
+  app.use(express.json({ limit: BODY_LIMIT }));
+
+  const api = express.Router();
+  api.get('/health', async (_request, response) => {
+    const database = await sequelize
+      .authenticate()
+      .then(() => true)
+      .catch(() => false);
+    response.status(database ? 200 : 503).json({ ok: database, database });
+  });
+  const document = openApi();
+  api.get('/openapi.json', (_request, response) => {
+    response.json(document);
+  });
+  api.use('/session', sessionRoutes(sessions, config));
+  api.use(requireSession(sessions));
+  api.use('/company', companyRoutes(companies));
+  const visits = visitResource(visitStore, lawnStore);
+  const records = recordResource(recordStore, lawnStore, companies);
+  const readings = readingResource(readingStore, lawnStore, companies);
+  const lawnRouter = lawnRoutes(lawns, companies);
+  listUnderLawn(lawnRouter, 'visits', visits);
+  listUnderLawn(lawnRouter, 'records', records);
+  listUnderLawn(lawnRouter, 'readings', readings);
+  api.use('/lawns', lawnRouter);
+  api.use('/visits', lawnDocumentRoutes(visits));
+  api.use('/records', lawnDocumentRoutes(records));
+  api.use('/readings', lawnDocumentRoutes(readings));
+  api.use('/stations', stationRoutes(weather));
+  api.use(() => {
+    throw new HttpFailure('not-found', 'There is no such address.');
+  });
+  app.use('/api', api);
+
+  if (config.web) serveWeb(app, config.web);
+  app.use(failureHandler);
+  return app;
+}
+
+/** The built web app: hashed files for ever, the page itself never from cache. */
+function serveWeb(app: Express, folder: string): void {
+  app.use(
+    express.static(folder, {
+      index: false,
+      setHeaders: (response, path) => {
+        const hashed = path.includes('/_expo/static/') || path.includes('/assets/');
+        response.setHeader(
+          'cache-control',
+          hashed ? `public, max-age=${YEAR_SECONDS}, immutable` : 'no-cache',
+        );
+      },
+    }),
+  );
+  app.get('/{*any}', (request, response, next) => {
+    if (/\.\w+$/.test(request.path)) {
+      next(new HttpFailure('not-found', 'There is no such file.'));
+      return;
+    }
+    response.setHeader('cache-control', 'no-cache');
+    response.sendFile(join(folder, 'index.html'));
+  });
+}

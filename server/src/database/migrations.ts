@@ -1,0 +1,91 @@
+import { DataTypes, type QueryInterface } from 'sequelize';
+
+export interface Migration {
+  name: string;
+  up: (context: { context: QueryInterface }) => Promise<void>;
+}
+
+const id = { type: DataTypes.UUID, primaryKey: true, allowNull: false };
+const company = {
+  type: DataTypes.UUID,
+  allowNull: false,
+  references: { model: 'companies', key: 'id' },
+  onDelete: 'CASCADE',
+};
+const stamps = {
+  created_at: { type: DataTypes.DATE, allowNull: false },
+  updated_at: { type: DataTypes.DATE, allowNull: false },
+};
+/** What every versioned document carries. */
+const document = {
+  id,
+  company_id: company,
+  version: { type: DataTypes.INTEGER, allowNull: false },
+  body: { type: DataTypes.JSON, allowNull: false },
+  ...stamps,
+};
+const ofLawn = {
+  lawn_id: {
+    type: DataTypes.UUID,
+    allowNull: false,
+    references: { model: 'lawns', key: 'id' },
+    onDelete: 'CASCADE',
+  },
+  date: { type: DataTypes.DATEONLY, allowNull: false },
+};
+
+/** Migrations in order. A migration that has landed is never edited. */
+export const migrations: readonly Migration[] = [
+  {
+    name: '0001-companies-lawns-visits-records',
+    up: async ({ context }) => {
+      await context.createTable('companies', {
+        id,
+        name: { type: DataTypes.STRING(120), allowNull: false },
+        demo: { type: DataTypes.BOOLEAN, allowNull: false },
+        clock: { type: DataTypes.JSON, allowNull: false },
+        policy: { type: DataTypes.JSON, allowNull: false },
+        version: { type: DataTypes.INTEGER, allowNull: false },
+        ...stamps,
+      });
+      await context.createTable('users', {
+        id,
+        company_id: company,
+        name: { type: DataTypes.STRING(120), allowNull: false },
+        email: { type: DataTypes.STRING(160), allowNull: false, unique: true },
+        role: { type: DataTypes.STRING(20), allowNull: false },
+        licence: { type: DataTypes.STRING(60), allowNull: false },
+        password_hash: { type: DataTypes.STRING(255), allowNull: false },
+        ...stamps,
+      });
+      await context.createTable('sessions', {
+        token_hash: { type: DataTypes.CHAR(64), primaryKey: true, allowNull: false },
+        user_id: {
+          type: DataTypes.UUID,
+          allowNull: false,
+          references: { model: 'users', key: 'id' },
+          onDelete: 'CASCADE',
+        },
+        expires_at: { type: DataTypes.DATE, allowNull: false },
+        ...stamps,
+      });
+      await context.createTable('lawns', document);
+      for (const table of ['visits', 'records', 'readings']) {
+        await context.createTable(table, { ...document, ...ofLawn });
+        await context.addIndex(table, ['company_id', 'lawn_id', 'date']);
+      }
+      await context.addIndex('lawns', ['company_id']);
+      await context.createTable('station_days', {
+        id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+        company_id: company,
+        station_id: { type: DataTypes.STRING(60), allowNull: false },
+        date: { type: DataTypes.DATEONLY, allowNull: false },
+        body: { type: DataTypes.JSON, allowNull: false },
+        ...stamps,
+      });
+      await context.addIndex('station_days', ['company_id', 'station_id', 'date'], {
+        unique: true,
+      });
+    },
+  },
+];

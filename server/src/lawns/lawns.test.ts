@@ -1,0 +1,131 @@
+import { randomUUID } from 'node:crypto';
+import { lawnBody, signedInCompany, testServer, type TestServer } from '../../test/testServer';
+
+let server: TestServer;
+beforeAll(async () => (server = await testServer()));
+afterAll(() => server.close());
+
+async function lawnOf(agent: Awaited<ReturnType<typeof signedInCompany>>['agent']) {
+  const id = randomUUID();
+  const body = lawnBody();
+  await agent.put(`/api/lawns/${id}`).send({ ...body, version: 0 }).expect(200);
+  return { id, body };
+}
+
+describe('writing a lawn', () => {
+  it('takes a new one under the client’s id and gives it back', async () => {
+    const { agent } = await signedInCompany(server);
+    const { id, body } = await lawnOf(agent);
+    const read = await agent.get(`/api/lawns/${id}`).expect(200);
+    expect(read.body).toMatchObject({ id, version: 1, name: body.name });
+    expect(read.body.zones[0].site).toMatchObject({ irrigated: null, treeRoots: false });
+  });
+  it('answers the same write again as the first time', async () => {
+    const { agent } = await signedInCompany(server);
+    const { id, body } = await lawnOf(agent);
+    const again = await agent.put(`/api/lawns/${id}`).send({ ...body, version: 0 }).expect(200);
+    expect(again.body.version).toBe(1);
+  });
+  it('refuses a stale version and keeps the newer one', async () => {
+    const { agent } = await signedInCompany(server);
+    const { id, body } = await lawnOf(agent);
+    await agent.put(`/api/lawns/${id}`).send({ ...body, name: 'Mine', version: 1 }).expect(200);
+    const stale = await agent.put(`/api/lawns/${id}`).send({ ...body, name: 'Yours', version: 1 });
+    expect(stale.status).toBe(409);
+    expect(stale.body.error).toMatchObject({ code: 'stale-version', path: ['version'] });
+    const read = await agent.get(`/api/lawns/${id}`);
+    expect(read.body).toMatchObject({ name: 'Mine', version: 2 });
+  });
+  it('does not make a lawn out of a version it never had', async () => {
+    const { agent } = await signedInCompany(server);
+    await agent.put(`/api/lawns/${randomUUID()}`).send({ ...lawnBody(), version: 3 }).expect(404);
+  });
+  it.each([
+    ['cover over 100 %', (b: ReturnType<typeof lawnBody>) => (b.zones[0]!.stand[0]!.cover = 1.2), 'zones.0.stand.0.cover'],
+    ['an unknown grass', (b: ReturnType<typeof lawnBody>) => (b.zones[0]!.stand[0]!.species = 'plush'), 'zones.0.stand.0.species'],
+    ['no name', (b: ReturnType<typeof lawnBody>) => (b.name = ''), 'name'],
+    ['a line for an outline', (b: ReturnType<typeof lawnBody>) => b.zones[0]!.outline.splice(2), 'zones.0.outline'],
+  ])('points at %s', async (_, spoil, path) => {
+    const { agent } = await signedInCompany(server);
+    const body = lawnBody();
+    spoil(body);
+    const response = await agent.put(`/api/lawns/${randomUUID()}`).send({ ...body, version: 0 });
+    expect(response.status).toBe(422);
+    expect(response.body.error.issues.map((i: { path: string[] }) => i.path.join('.'))).toContain(path);
+  });
+  it('points at a patch outside the lawn’s zones, and at an id that is none', async () => {
+    const { agent } = await signedInCompany(server);
+    const patch = {
+      id: randomUUID(),
+      zoneId: randomUUID(),
+      number: 1,
+      centre: { x: 1, y: 1 },
+      widthFt: 2,
+      lengthFt: 2,
+      seenOn: '2026-04-01',
+    };
+    const response = await agent
+      .put(`/api/lawns/${randomUUID()}`)
+      .send({ ...lawnBody(), patches: [patch], version: 0 });
+    expect(response.status).toBe(422);
+    expect(response.body.error.path).toEqual(['patches', 0, 'zoneId']);
+    await agent.get('/api/lawns/not-an-id').expect(422);
+  });
+});
+
+describe('one company never sees another’s', () => {
+  it('lawns, and everything under them', async () => {
+    const mine = await signedInCompany(server);
+    const other = await signedInCompany(server);
+    const { id, body } = await lawnOf(mine.agent);
+    expect((await other.agent.get('/api/lawns')).body).toEqual([]);
+    for (const path of ['', '/visits', '/records', '/readings', '/weather']) {
+      const response = await other.agent.get(`/api/lawns/${id}${path}`);
+      expect([path, response.status]).toEqual([path, 404]);
+    }
+    const write = await other.agent.put(`/api/lawns/${id}`).send({ ...body, name: 'Taken', version: 1 });
+    expect(write.status).toBe(404);
+    const visit = await other.agent.put(`/api/visits/${randomUUID()}`).send({
+      lawnId: id,
+      date: '2026-04-08',
+      technician: 'X',
+      looks: [],
+      version: 0,
+    });
+    expect(visit.status).toBe(404);
+    expect((await mine.agent.get(`/api/lawns/${id}`)).body.name).toBe(body.name);
+  });
+});
+
+describe('what is due', () => {
+  it('is worked out for every lawn and moves with what is written', async () => {
+    const { agent } = await signedInCompany(server);
+    const { id, body } = await lawnOf(agent);
+    const [before] = (await agent.get('/api/lawns')).body;
+    expect(before).toMatchObject({ id, areaFt2: 3000, lastVisit: null });
+    await agent
+      .put(`/api/visits/${randomUUID()}`)
+      .send({
+        lawnId: id,
+        date: '2026-04-08',
+        technician: 'Test Person',
+        version: 0,
+        looks: [
+          {
+            zoneId: body.zones[0]!.id,
+            patchId: null,
+            answers: {},
+            tests: [],
+            leading: [],
+            decision: null,
+            weeds: [{ weed: 'large-crabgrass', cover: 0.1, growing: false }],
+          },
+        ],
+      })
+      .expect(200);
+    const [after] = (await agent.get('/api/lawns')).body;
+    expect(after.lastVisit).toBe('2026-04-08');
+    const kinds = [...after.due.map((d: { kind: string }) => d.kind), after.next?.kind];
+    expect(kinds).toContain('prevent');
+  });
+});

@@ -1,0 +1,28 @@
+import { lawnBodySchema, versioned } from '@alfombra/core';
+import { Router } from 'express';
+import type { CompanyService } from '../companies/service';
+import { bodyOf, idOf } from '../http/input';
+import { whoIs } from '../http/whoIs';
+import { presentLawn, type LawnService } from './service';
+
+const putSchema = versioned(lawnBodySchema);
+
+export function lawnRoutes(lawns: LawnService, companies: CompanyService): Router {
+  const router = Router();
+  router.get('/', async (_request, response) => {
+    const company = await companies.get(whoIs(response).companyId);
+    response.json(await lawns.summarize(company));
+  });
+  router.get('/:id', async (request, response) => {
+    response.json(presentLawn(await lawns.lawns.get(whoIs(response).companyId, idOf(request))));
+  });
+  router.put('/:id', async (request, response) => {
+    const { version, ...body } = bodyOf(request, putSchema);
+    response.json(await lawns.put(whoIs(response).companyId, idOf(request), version, body));
+  });
+  router.get('/:id/weather', async (request, response) => {
+    const company = await companies.get(whoIs(response).companyId);
+    response.json(await lawns.weatherOf(company, idOf(request)));
+  });
+  return router;
+}

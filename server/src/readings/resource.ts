@@ -1,0 +1,31 @@
+import { readingBodySchema, type LawnBody, type ReadingBody } from '@alfombra/core';
+import type { CompanyService } from '../companies/service';
+import type { LawnDocumentOptions } from '../documents/lawnDocumentRoutes';
+import type { DocumentStore } from '../documents/store';
+import { HttpFailure } from '../http/failure';
+
+/** Soil thermometer readings: of a zone that the lawn has, not of a day to come. */
+export function readingResource(
+  store: DocumentStore<ReadingBody>,
+  lawns: DocumentStore<LawnBody>,
+  companies: CompanyService,
+): LawnDocumentOptions<ReadingBody> {
+  return {
+    store,
+    lawns,
+    schema: readingBodySchema,
+    check: async ({ companyId }, _id, reading) => {
+      const [{ body }, { today }] = await Promise.all([
+        lawns.get(companyId, reading.lawnId),
+        companies.get(companyId),
+      ]);
+      if (!body.zones.some(({ id }) => id === reading.zoneId)) {
+        throw new HttpFailure('bad-input', 'this lawn has no such zone', ['zoneId']);
+      }
+      if (reading.date > today) {
+        throw new HttpFailure('bad-input', `the day is after today (${today})`, ['date']);
+      }
+    },
+    present: (_who, { id, version, body }) => Promise.resolve({ ...body, id, version }),
+  };
+}

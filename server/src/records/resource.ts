@@ -1,0 +1,74 @@
+import {
+  applicationRecordBodySchema,
+  checkApplication,
+  zoneArea,
+  type ApplicationRecordBody,
+  type CheckFinding,
+  type LawnBody,
+} from '@alfombra/core';
+import type { CompanyService } from '../companies/service';
+import type { LawnDocumentOptions } from '../documents/lawnDocumentRoutes';
+import type { DocumentStore, Stored } from '../documents/store';
+import { HttpFailure } from '../http/failure';
+
+/**
+ * Application records. The checker judges each one beside the others of its zone; an exceedance is
+ * flagged and kept, since what was done was done.
+ */
+export function recordResource(
+  store: DocumentStore<ApplicationRecordBody>,
+  lawns: DocumentStore<LawnBody>,
+  companies: CompanyService,
+): LawnDocumentOptions<ApplicationRecordBody> {
+  const judge = async (
+    companyId: string,
+    { id, body }: Pick<Stored<ApplicationRecordBody>, 'id' | 'body'>,
+  ): Promise<CheckFinding[]> => {
+    const [lawn, others, company] = await Promise.all([
+      lawns.get(companyId, body.lawnId),
+      store.list(companyId, body.lawnId),
+      companies.get(companyId),
+    ]);
+    const zone = lawn.body.zones.find((entry) => entry.id === body.zoneId);
+    if (!zone) return [];
+    return checkApplication(
+      { ...body, id },
+      {
+        stand: zone.stand,
+        desired: zone.desired,
+        zoneFt2: zoneArea(zone),
+        others: others
+          .map((other) => ({ ...other.body, id: other.id }))
+          .filter((other) => other.zoneId === body.zoneId && other.id !== id),
+        airHighF: body.weather.airF,
+        windMph: body.weather.windMph,
+        irrigated: zone.site.irrigated === true,
+        certified: company.policy.certified,
+        confirmedLabels: company.policy.confirmedLabels,
+      },
+    );
+  };
+  return {
+    store,
+    lawns,
+    schema: applicationRecordBodySchema,
+    check: async ({ companyId }, _id, record) => {
+      const [{ body }, { today }] = await Promise.all([
+        lawns.get(companyId, record.lawnId),
+        companies.get(companyId),
+      ]);
+      if (!body.zones.some(({ id }) => id === record.zoneId)) {
+        throw new HttpFailure('bad-input', 'this lawn has no such zone', ['zoneId']);
+      }
+      if (record.date > today) {
+        throw new HttpFailure('bad-input', `the day is after today (${today})`, ['date']);
+      }
+    },
+    present: async ({ companyId }, stored) => ({
+      ...stored.body,
+      id: stored.id,
+      version: stored.version,
+      findings: await judge(companyId, stored),
+    }),
+  };
+}

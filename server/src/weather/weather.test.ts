@@ -1,0 +1,60 @@
+import { weatherBundleSchema } from '@alfombra/core';
+import { randomUUID } from 'node:crypto';
+import { lawnBody, signedInCompany, testServer, type TestServer } from '../../test/testServer';
+import { standInStations } from '../standins/weatherStation';
+
+let server: TestServer;
+beforeAll(async () => (server = await testServer()));
+afterAll(() => server.close());
+
+async function lawn() {
+  const { agent } = await signedInCompany(server);
+  const id = randomUUID();
+  await agent.put(`/api/lawns/${id}`).send({ ...lawnBody(), version: 0 }).expect(200);
+  return { agent, weather: async () => (await agent.get(`/api/lawns/${id}/weather`)).body };
+}
+
+it('tells the year as it stands on the company’s day, and that it is made up', async () => {
+  const { weather } = await lawn();
+  const bundle = weatherBundleSchema.parse(await weather());
+  expect(bundle.station.standIn).toBe(true);
+  expect(bundle.days).toHaveLength(98);
+  expect(bundle.days[97]?.date).toBe('2026-04-08');
+  expect(bundle.forecast).toHaveLength(10);
+});
+
+it('puts imported days in place of made-up ones, for that company only', async () => {
+  const mine = await lawn();
+  const other = await lawn();
+  const csv = 'date,tmax_c,tmin_c,rain_mm\n2026-04-07,10,0,0\n2026-04-08,12,2,5';
+  const look = await mine.agent.post('/api/stations/valley/weather-csv').send({ csv, keep: false });
+  expect(look.body).toMatchObject({ days: 2, kept: false, errors: [] });
+  const before = await mine.weather();
+  await mine.agent.post('/api/stations/valley/weather-csv').send({ csv }).expect(200);
+  const after = await mine.weather();
+  expect(after.days[97]).toMatchObject({ tmaxF: 53.6, tminF: 35.6 });
+  expect(after.days[95]).toEqual(before.days[95]);
+  expect((await other.weather()).days[97]).toEqual(before.days[97]);
+});
+
+it('keeps nothing of a file with a fault, and says where it is', async () => {
+  const { agent, weather } = await lawn();
+  const csv = 'date,tmax_f,tmin_f,rain_in\n2026-04-07,50,40,0\n2026-04-07,51,40,0';
+  const before = await weather();
+  const response = await agent.post('/api/stations/valley/weather-csv').send({ csv });
+  expect(response.status).toBe(422);
+  expect(response.body).toMatchObject({ kept: false, errors: [{ row: 3, column: 'date' }] });
+  expect(await weather()).toEqual(before);
+  await agent.post('/api/stations/nowhere/weather-csv').send({ csv }).expect(404);
+});
+
+it('has stations in three climates, each the same on every call', () => {
+  const today = '2026-07-01' as Parameters<NonNullable<ReturnType<typeof standInStations.get>>['measured']>[0];
+  const means = ['ridge', 'valley', 'flats'].map((id) => {
+    const station = standInStations.get(id)!;
+    expect(station.measured(today)).toEqual(station.measured(today));
+    expect(station.hours(today)).toHaveLength(24);
+    return station.measured(today).reduce((sum, d) => sum + d.tmaxF, 0);
+  });
+  expect([...means].sort((a, b) => a - b)).toEqual(means);
+});

@@ -1,0 +1,3 @@
+const start = require('./startDatabase.cjs');
+
+module.exports = async () => start.stop();
