@@ -43,7 +43,6 @@ export default tseslint.config(
       '**/dist/',
       '**/.expo/',
       '.data/',
-      'app/public/',
       'app/expo-env.d.ts',
     ],
   },

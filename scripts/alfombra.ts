@@ -50,7 +50,8 @@ const run: Record<CommandName, (input: unknown) => unknown> = {
         gainBits,
         seconds,
       })),
-      verdict: rest.verdict === 'cannot-tell' || rest.verdict === 'split-zone' ? 'cannot-tell' : 'likely',
+      verdict:
+        rest.verdict === 'cannot-tell' || rest.verdict === 'split-zone' ? 'cannot-tell' : 'likely',
       verdictKind: rest.verdict,
     };
   },
@@ -108,14 +109,17 @@ function parse<Name extends CommandName>(
   if (!result.success) {
     throw new BadInput(
       result.error.issues
-        .map((issue) => `${issue.path.length > 0 ? issue.path.join('.') : 'input'}: ${issue.message}`)
+        .map(
+          (issue) => `${issue.path.length > 0 ? issue.path.join('.') : 'input'}: ${issue.message}`,
+        )
         .join('\n'),
     );
   }
   return result.data as z.output<(typeof commandSchemas)[Name]>;
 }
 
-const isName = (text: string | undefined): text is CommandName => NAMES.some((name) => name === text);
+const isName = (text: string | undefined): text is CommandName =>
+  NAMES.some((name) => name === text);
 
 function main([command, argument]: readonly string[]): unknown {
   if (command === 'schema') {

@@ -51,7 +51,13 @@ const lawn = fc.record({
   choose: fc.constantFrom('seed', 'prevent', null),
   earlier: fc.option(
     fc.record({
-      slug: fc.constantFrom('threeway-amine', 'prodiamine', 'dithiopyr', 'quinclorac', 'sulfentrazone'),
+      slug: fc.constantFrom(
+        'threeway-amine',
+        'prodiamine',
+        'dithiopyr',
+        'quinclorac',
+        'sulfentrazone',
+      ),
       daysAgo: fc.integer({ min: 1, max: 35 }),
     }),
   ),

@@ -24,7 +24,9 @@ it('describes exactly the endpoints it has', async () => {
     Object.keys(methods).map((method) => `${method} ${path}`),
   );
   expect(listed.sort()).toEqual(endpoints.map(({ method, path }) => `${method} ${path}`).sort());
-  expect(body.paths['/api/records/{id}'].put.requestBody.content['application/json'].schema).toBeDefined();
+  expect(
+    body.paths['/api/records/{id}'].put.requestBody.content['application/json'].schema,
+  ).toBeDefined();
 });
 
 it('asks for a session on every endpoint that is not open', async () => {
@@ -53,7 +55,10 @@ describe('the company', () => {
   it('lets the owner move its day, and every lawn with it', async () => {
     const { agent } = await signedInCompany(server);
     const id = randomUUID();
-    await agent.put(`/api/lawns/${id}`).send({ ...lawnBody(), version: 0 }).expect(200);
+    await agent
+      .put(`/api/lawns/${id}`)
+      .send({ ...lawnBody(), version: 0 })
+      .expect(200);
     const { body: company } = await agent.get('/api/company');
     expect(company.today).toBe('2026-04-08');
     const moved = await agent
@@ -91,15 +96,28 @@ describe('soil readings', () => {
     const { agent } = await signedInCompany(server);
     const lawnId = randomUUID();
     const zoneId = randomUUID();
-    await agent.put(`/api/lawns/${lawnId}`).send({ ...lawnBody(zoneId), version: 0 }).expect(200);
-    const reading = { lawnId, zoneId, date: '2026-04-08', hour: 9, depthIn: 2, valuesF: [51, 52], version: 0 };
+    await agent
+      .put(`/api/lawns/${lawnId}`)
+      .send({ ...lawnBody(zoneId), version: 0 })
+      .expect(200);
+    const reading = {
+      lawnId,
+      zoneId,
+      date: '2026-04-08',
+      hour: 9,
+      depthIn: 2,
+      valuesF: [51, 52],
+      version: 0,
+    };
     await agent.put(`/api/readings/${randomUUID()}`).send(reading).expect(200);
     for (const [fields, path] of [
       [{ zoneId: randomUUID() }, 'zoneId'],
       [{ date: '2026-05-01' }, 'date'],
       [{ valuesF: [] }, 'valuesF'],
     ] as const) {
-      const response = await agent.put(`/api/readings/${randomUUID()}`).send({ ...reading, ...fields });
+      const response = await agent
+        .put(`/api/readings/${randomUUID()}`)
+        .send({ ...reading, ...fields });
       expect(response.status).toBe(422);
       expect(response.body.error.path[0]).toBe(path);
     }

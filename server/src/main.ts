@@ -32,8 +32,11 @@ server.on('error', (error: NodeJS.ErrnoException) =>
 );
 server.listen(config.port, config.host, () => {
   say('');
-  say(`  Alfombra is at  http://${config.host === '0.0.0.0' ? 'localhost' : config.host}:${config.port}`);
-  for (const user of demoUsers) say(`  ${user.role.padEnd(10)}      ${user.email} / ${DEMO_PASSWORD}`);
+  say(
+    `  Alfombra is at  http://${config.host === '0.0.0.0' ? 'localhost' : config.host}:${config.port}`,
+  );
+  for (const user of demoUsers)
+    say(`  ${user.role.padEnd(10)}      ${user.email} / ${DEMO_PASSWORD}`);
   say('  Ctrl-C stops it.');
 });
 

@@ -233,7 +233,8 @@ function checkActives(
     if (lb > cap.maxLbPerApplication * ROUNDING) {
       say('active-per-application', { lb, max: cap.maxLbPerApplication });
     }
-    if (yearLb > cap.maxLbPerYear * ROUNDING) say('active-year', { lb: yearLb, max: cap.maxLbPerYear });
+    if (yearLb > cap.maxLbPerYear * ROUNDING)
+      say('active-year', { lb: yearLb, max: cap.maxLbPerYear });
     if (cap.maxApplications !== null && count > cap.maxApplications) {
       say('active-count', { count, max: cap.maxApplications });
     }
@@ -302,7 +303,11 @@ function checkNitrogen(application: Application, context: CheckContext): CheckFi
   return findings;
 }
 
-function checkSeed(application: Application, context: CheckContext, uses: readonly OtherUse[]): CheckFinding[] {
+function checkSeed(
+  application: Application,
+  context: CheckContext,
+  uses: readonly OtherUse[],
+): CheckFinding[] {
   const seeds = application.materials.filter(({ kind }) => kind === 'seed');
   if (seeds.length === 0) return [];
   const date = localDate(application.date);
@@ -321,7 +326,11 @@ function checkSeed(application: Application, context: CheckContext, uses: readon
   }
   for (const seed of seeds) {
     const range = grass(seed.slug as GrassSlug).seed?.soilF;
-    if (range && context.soilF !== undefined && (context.soilF < range.min - 5 || context.soilF > range.max)) {
+    if (
+      range &&
+      context.soilF !== undefined &&
+      (context.soilF < range.min - 5 || context.soilF > range.max)
+    ) {
       findings.push({
         rule: 'seed-soil',
         severity: 'caution',
@@ -382,5 +391,7 @@ export function checkApplication(application: Application, context: CheckContext
       inputs: { area: application.areaFt2, zone: context.zoneFt2 },
     });
   }
-  return findings.sort((a, b) => Number(b.severity === 'exceeds') - Number(a.severity === 'exceeds'));
+  return findings.sort(
+    (a, b) => Number(b.severity === 'exceeds') - Number(a.severity === 'exceeds'),
+  );
 }

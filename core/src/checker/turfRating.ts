@@ -63,13 +63,10 @@ function holds(condition: string, state: TurfState): boolean {
 }
 
 /** The rating of a product on one grass in a state of the day. */
-export function turfRating(
-  product: Herbicide,
-  species: GrassSlug,
-  state: TurfState,
-): Tolerance {
+export function turfRating(product: Herbicide, species: GrassSlug, state: TurfState): Tolerance {
   const family = grass(species).herbicideTurf;
-  const base = family === null ? undefined : product.tolerance[family === 'zoysia' ? species : family];
+  const base =
+    family === null ? undefined : product.tolerance[family === 'zoysia' ? species : family];
   const override = toleranceOverrides
     .filter((row) => row.herbicide === product.slug && row.turf === species)
     .filter((row) => holds(row.condition, state))

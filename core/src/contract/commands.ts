@@ -46,9 +46,12 @@ export const amountsCommandSchema = z.object({
             .string()
             .refine((slug) => herbicide(slug) !== undefined, 'unknown herbicide'),
           rate: z.number().positive('a rate is above 0'),
-          unit: z.enum(['oz/acre', 'fl-oz/acre', 'lb/acre', 'dose/acre', 'oz/1000', 'fl-oz/1000', 'lb/1000'], {
-            error: 'a rate needs its unit, for example "fl-oz/acre"',
-          }),
+          unit: z.enum(
+            ['oz/acre', 'fl-oz/acre', 'lb/acre', 'dose/acre', 'oz/1000', 'fl-oz/1000', 'lb/1000'],
+            {
+              error: 'a rate needs its unit, for example "fl-oz/acre"',
+            },
+          ),
         })
         .superRefine((line, context) => {
           const expected = herbicide(line.herbicide)?.unit;

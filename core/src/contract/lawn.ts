@@ -51,7 +51,10 @@ export const lawnSummarySchema = z.object({
   ),
   /** Next step that is not open yet. */
   next: z
-    .object({ kind: z.enum(['prevent', 'control', 'feed', 'seed', 'look-again']), opens: z.string() })
+    .object({
+      kind: z.enum(['prevent', 'control', 'feed', 'seed', 'look-again']),
+      opens: z.string(),
+    })
     .nullable(),
   clashes: z.number().int(),
 });

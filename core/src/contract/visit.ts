@@ -11,7 +11,11 @@ export const decisionSchema = z.discriminatedUnion('kind', [
     cause: z.string().refine((slug) => cause(slug) !== undefined, 'unknown cause'),
   }),
   z.object({ kind: z.literal('cannot-tell'), lookAgainOn: localDateSchema }),
-  z.object({ kind: z.literal('leave'), cause: z.string().nullable(), lookAgainOn: localDateSchema }),
+  z.object({
+    kind: z.literal('leave'),
+    cause: z.string().nullable(),
+    lookAgainOn: localDateSchema,
+  }),
 ]);
 export type Decision = z.infer<typeof decisionSchema>;
 
@@ -55,10 +59,12 @@ export function findingsOf(visits: readonly VisitBody[]): ZoneFinding[] {
       const listed = new Set(look.weeds.map(({ weed }) => weed));
       const remembered = (before?.weeds ?? [])
         .filter(({ weed }) => !listed.has(weed))
-        .map((finding) => ({ ...finding, growing: look.weeds.length > 0 ? false : finding.growing }));
+        .map((finding) => ({
+          ...finding,
+          growing: look.weeds.length > 0 ? false : finding.growing,
+        }));
       const decision = look.decision;
-      const lookAgainOn =
-        decision && decision.kind !== 'cause' ? decision.lookAgainOn : undefined;
+      const lookAgainOn = decision && decision.kind !== 'cause' ? decision.lookAgainOn : undefined;
       const decided = decision && decision.kind !== 'cannot-tell' ? decision.cause : null;
       byZone.set(look.zoneId, {
         zoneId: look.zoneId,

@@ -7,7 +7,8 @@ import { argument } from './argument';
 import { diagnose, rankAllChecks } from './diagnose';
 import { diagnosisInputSchema, type DiagnosisInput } from './diagnosisInput';
 
-const input = (fields: Record<string, unknown>): DiagnosisInput => diagnosisInputSchema.parse(fields);
+const input = (fields: Record<string, unknown>): DiagnosisInput =>
+  diagnosisInputSchema.parse(fields);
 
 const chinch = input({
   grass: [{ species: 'st-augustine', cover: 1 }],
@@ -94,7 +95,9 @@ describe('34 worked cases', () => {
     if (c.expected === 'cannot-tell-yet') expect(result.verdict).toBe('cannot-tell');
     else if (c.expected.startsWith('PAIR:')) {
       expect(result.verdict).toBe('pair');
-      expect([...(result.pair?.causes ?? [])].sort()).toEqual(c.expected.slice(5).split('+').sort());
+      expect([...(result.pair?.causes ?? [])].sort()).toEqual(
+        c.expected.slice(5).split('+').sort(),
+      );
     } else {
       expect(['likely', 'action-known']).toContain(result.verdict);
       expect(named[0]?.cause).toBe(c.expected);

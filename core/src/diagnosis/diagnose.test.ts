@@ -107,7 +107,8 @@ describe('the argument behind a probability', () => {
 
 describe('counting tests (thresholds: common practice)', () => {
   const stand = [{ species: 'st-augustine' as const, cover: 1 }];
-  const float = (counts: number[]) => countTestVerdict({ test: 'chinch-float', sampler: 4, counts }, stand);
+  const float = (counts: number[]) =>
+    countTestVerdict({ test: 'chinch-float', sampler: 4, counts }, stand);
   it.each([
     [[2], 22.9, 'sample-more', 'unsure', [4, 72]],
     [[2, 1, 3], 22.9, 'treat-if-spreading', 'yes', [10, 45]],
@@ -125,21 +126,32 @@ describe('counting tests (thresholds: common practice)', () => {
     expect(Math.abs(got.perFt2Range[1] - range[1])).toBeLessThan(0.8);
   });
   it('grub cores: nine in six 4.25-in cores are 15.2 per ft²', () => {
-    const got = countTestVerdict(
-      { test: 'grub-lift', sampler: 4.25, counts: [1, 0, 3, 2, 1, 2] },
-      [{ species: 'kentucky-bluegrass', cover: 1 }],
-    );
+    const got = countTestVerdict({ test: 'grub-lift', sampler: 4.25, counts: [1, 0, 3, 2, 1, 2] }, [
+      { species: 'kentucky-bluegrass', cover: 1 },
+    ]);
     expect(got.factor).toBeCloseTo(10.15, 2);
     expect(got.perFt2).toBeCloseTo(15.2, 1);
     expect(got.verdict).toBe('treat');
   });
   it('uses the row of the grass', () => {
-    const count = { test: 'grub-lift' as const, sampler: 4.25, counts: [1, 1, 1, 1, 1, 1], subject: 'masked-chafer' };
-    expect(countTestVerdict(count, [{ species: 'bermuda-hybrid', cover: 1 }]).thresholdPerFt2).toEqual([15, 20]);
-    expect(countTestVerdict(count, [{ species: 'zoysia-wide', cover: 1 }]).thresholdPerFt2).toEqual([8, 8]);
+    const count = {
+      test: 'grub-lift' as const,
+      sampler: 4.25,
+      counts: [1, 1, 1, 1, 1, 1],
+      subject: 'masked-chafer',
+    };
+    expect(
+      countTestVerdict(count, [{ species: 'bermuda-hybrid', cover: 1 }]).thresholdPerFt2,
+    ).toEqual([15, 20]);
+    expect(countTestVerdict(count, [{ species: 'zoysia-wide', cover: 1 }]).thresholdPerFt2).toEqual(
+      [8, 8],
+    );
   });
   it('soap flush: seven webworms in 4 ft² are 15.8 per yd²', () => {
-    const got = countTestVerdict({ test: 'soap-flush-caterpillar', sampler: 4, counts: [7, 7, 7] }, stand);
+    const got = countTestVerdict(
+      { test: 'soap-flush-caterpillar', sampler: 4, counts: [7, 7, 7] },
+      stand,
+    );
     expect(got.perFt2 * 9).toBeCloseTo(15.75, 2);
     expect(got.verdict).toBe('treat');
   });
@@ -153,13 +165,23 @@ describe('counting tests (thresholds: common practice)', () => {
 
 describe('bad input', () => {
   const issues = (fields: Record<string, unknown>) =>
-    diagnosisInputSchema.safeParse({ ...base, ...fields }).error?.issues.map((i) => i.path.join('.'));
+    diagnosisInputSchema
+      .safeParse({ ...base, ...fields })
+      .error?.issues.map((i) => i.path.join('.'));
   it.each([
     [{ signs: { 'k-nonsense': true } }, 'signs.k-nonsense'],
     [{ signs: { 'k-pat-rings': 'maybe' } }, 'signs.k-pat-rings'],
     [{ signs: { edge: 's-col-lime' } }, 'signs.edge'],
     [{ month: 0 }, 'month'],
-    [{ grass: [{ species: 'st-augustine', cover: 0.7 }, { species: 'centipede', cover: 0.6 }] }, 'grass'],
+    [
+      {
+        grass: [
+          { species: 'st-augustine', cover: 0.7 },
+          { species: 'centipede', cover: 0.6 },
+        ],
+      },
+      'grass',
+    ],
     [{ grass: [{ species: 'lawn', cover: 1 }] }, 'grass.0.species'],
     [{ tests: [{ test: 'chinch-float', sampler: 0, counts: [1] }] }, 'tests.0.sampler'],
     [{ tests: [{ test: 'chinch-float', sampler: 4, counts: [] }] }, 'tests.0.counts'],

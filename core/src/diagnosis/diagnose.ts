@@ -179,7 +179,10 @@ function rankChecks(
 }
 
 /** The check to do now: stay in the posture unless another one is clearly worth the move. */
-function bestCheckFrom(checks: readonly NextCheck[], posture: Posture | undefined): NextCheck | null {
+function bestCheckFrom(
+  checks: readonly NextCheck[],
+  posture: Posture | undefined,
+): NextCheck | null {
   const offered = checks.filter(
     (check) => check.posture !== 'test' || check.gainBits >= diagnosisModel.testGainBits,
   );
@@ -232,10 +235,7 @@ function judge(
   const pooled = pooledAction(ranked);
   if (pooled) return { verdict: 'action-known', action: pooled };
   const cannot =
-    !top ||
-    top.p < stop.cannotTellBelow ||
-    unknown > stop.unknownAbove ||
-    leadersConflict(ranked);
+    !top || top.p < stop.cannotTellBelow || unknown > stop.unknownAbove || leadersConflict(ranked);
   return cannot ? { verdict: 'cannot-tell', action: null } : { verdict: 'likely', action };
 }
 

@@ -19,17 +19,14 @@ const CANDIDATES = 8;
 
 /** P(sign | both causes): either may show it; the leak counts once. */
 function pairProbability(a: number, b: number, base: number): number {
-  if (a >= base && b >= base) return 1 - (1 - base) * ((1 - a) / (1 - base)) * ((1 - b) / (1 - base));
+  if (a >= base && b >= base)
+    return 1 - (1 - base) * ((1 - a) / (1 - base)) * ((1 - b) / (1 - base));
   if (a > base) return a;
   if (b > base) return b;
   return Math.min(a, b);
 }
 
-function pairEvidence(
-  a: number,
-  b: number,
-  known: ReadonlyMap<string, boolean>,
-): number {
+function pairEvidence(a: number, b: number, known: ReadonlyMap<string, boolean>): number {
   const groups = new Map<string, number[]>();
   for (const [slug, yes] of known) {
     const entry = sign(slug);

@@ -4,7 +4,11 @@
  * @param points all points, above 0
  * @param z normal quantile, 1.96 for 95 %
  */
-export function wilsonInterval(hits: number, points: number, z = 1.96): [low: number, high: number] {
+export function wilsonInterval(
+  hits: number,
+  points: number,
+  z = 1.96,
+): [low: number, high: number] {
   const p = hits / points;
   const z2 = z * z;
   const centre = (p + z2 / (2 * points)) / (1 + z2 / points);

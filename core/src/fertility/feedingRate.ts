@@ -1,10 +1,4 @@
-import {
-  fertilizers,
-  grass,
-  heatRule,
-  type Fertilizer,
-  type GrassSlug,
-} from '../knowledge';
+import { fertilizers, grass, heatRule, type Fertilizer, type GrassSlug } from '../knowledge';
 import { productForNutrient } from './productForNutrient';
 import { saltLoad, saltLoadLimit } from './saltLoad';
 

@@ -1,5 +1,12 @@
 /** Worked examples: growth potential (Gelernter & Stowell 2005), salt load (Rader, White & Whittaker 1943). */
-import { growthPotential, nitrogenByMonth, productForNutrient, saltLoad, saltLoadLimit, feedingRate } from '.';
+import {
+  growthPotential,
+  nitrogenByMonth,
+  productForNutrient,
+  saltLoad,
+  saltLoadLimit,
+  feedingRate,
+} from '.';
 
 const COOL = [30, 34, 43, 54, 64, 73, 77, 75, 68, 56, 45, 35];
 const WARM = [45, 49, 56, 64, 72, 79, 82, 81, 76, 65, 55, 47];
@@ -16,8 +23,8 @@ describe('growth potential', () => {
   );
   it('splits 3.5 lb N over a cool-season year', () => {
     const months = nitrogenByMonth(3.5, COOL, 'cool');
-    [0.001, 0.002, 0.033, 0.268, 0.627, 0.573, 0.425, 0.503, 0.666, 0.344, 0.053, 0.003].forEach((lb, i) =>
-      expect(months[i]).toBeCloseTo(lb, 3),
+    [0.001, 0.002, 0.033, 0.268, 0.627, 0.573, 0.425, 0.503, 0.666, 0.344, 0.053, 0.003].forEach(
+      (lb, i) => expect(months[i]).toBeCloseTo(lb, 3),
     );
     expect(months.reduce((a, b) => a + b, 0)).toBeCloseTo(3.5, 9);
   });
@@ -66,11 +73,16 @@ describe('the rate of one feeding', () => {
   });
   it('feeds cool-season turf nothing in heat unless it is watered (common practice)', () => {
     expect(feed({ airHighF: 87, month: 7 })).toBeNull();
-    expect(feed({ airHighF: 87, month: 7, irrigated: true })).toMatchObject({ nLbPer1000: 0.5, limitedBy: 'heat' });
+    expect(feed({ airHighF: 87, month: 7, irrigated: true })).toMatchObject({
+      nLbPer1000: 0.5,
+      limitedBy: 'heat',
+    });
     expect(feed({ airHighF: 92, month: 7, irrigated: true })?.nLbPer1000).toBeLessThanOrEqual(0.25);
   });
   it('does not hold warm-season turf back for heat, only for salt', () => {
-    expect(feed({ grasses: ['bermuda-hybrid'], airHighF: 92, month: 7 })).toMatchObject({ limitedBy: 'salt' });
+    expect(feed({ grasses: ['bermuda-hybrid'], airHighF: 92, month: 7 })).toMatchObject({
+      limitedBy: 'salt',
+    });
   });
   it('takes the most sparing grass of a mixed stand', () => {
     expect(feed({ grasses: ['tall-fescue', 'fine-fescue'] })?.nLbPer1000).toBe(1);

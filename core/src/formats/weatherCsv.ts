@@ -52,13 +52,19 @@ function readHeader(cells: readonly string[]): { columns: Column[]; errors: RowE
         message: `say the unit in the heading: ${name}_f or ${name}_c`,
       });
     } else if (/^rain$/.test(name)) {
-      errors.push({ row: 1, column: cell, message: 'say the unit in the heading: rain_in or rain_mm' });
+      errors.push({
+        row: 1,
+        column: cell,
+        message: 'say the unit in the heading: rain_in or rain_mm',
+      });
     } else if (/^(t_?max|t_?min|rain|wind)/.test(name)) {
       errors.push({ row: 1, column: cell, message: `unknown unit in "${cell.trim()}"` });
     }
   });
   for (const field of REQUIRED) {
-    const named = errors.some(({ column }) => column?.toLowerCase().replace('_', '').startsWith(field));
+    const named = errors.some(({ column }) =>
+      column?.toLowerCase().replace('_', '').startsWith(field),
+    );
     if (!named && !columns.some((column) => column.field === field)) {
       errors.push({ row: 1, column: field, message: `the column "${field}" is missing` });
     }
@@ -74,7 +80,8 @@ function readHeader(cells: readonly string[]): { columns: Column[]; errors: RowE
 export function parseWeatherCsv(text: string): WeatherImport {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
   const header = data[0];
-  if (!header) return { days: [], errors: [{ row: 1, column: null, message: 'the file is empty' }] };
+  if (!header)
+    return { days: [], errors: [{ row: 1, column: null, message: 'the file is empty' }] };
   const { columns, errors } = readHeader(header);
   if (errors.length > 0) return { days: [], errors };
   const days: DailyWeather[] = [];
@@ -92,11 +99,17 @@ export function parseWeatherCsv(text: string): WeatherImport {
       }
       const value = Number(cell);
       if (cell === '' || !Number.isFinite(value)) {
-        errors.push({ row, column: field, message: cell === '' ? 'no value' : `"${cell}" is not a number` });
+        errors.push({
+          row,
+          column: field,
+          message: cell === '' ? 'no value' : `"${cell}" is not a number`,
+        });
         faulty = true;
         continue;
       }
-      const key = { tmax: 'tmaxF', tmin: 'tminF', rain: 'rainIn', rh: 'rhPct', wind: 'windMph' }[field];
+      const key = { tmax: 'tmaxF', tmin: 'tminF', rain: 'rainIn', rh: 'rhPct', wind: 'windMph' }[
+        field
+      ];
       fields[key] = convert(value);
     }
     if (faulty) return;

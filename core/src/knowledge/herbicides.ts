@@ -39,9 +39,7 @@ export const herbicideSchema = z.object({
     .nullable(),
   /** Components of a tank-mix recipe: one dose per acre is these amounts. */
   tankMix: z
-    .array(
-      z.object({ herbicide: z.string(), ratePerAcre: z.number(), unit: productUnitSchema }),
-    )
+    .array(z.object({ herbicide: z.string(), ratePerAcre: z.number(), unit: productUnitSchema }))
     .nullable(),
   /** Label-type low and high rate, product per acre; a recipe has no low rate. */
   rate: z.tuple([z.number().nullable(), z.number()]),

@@ -102,9 +102,9 @@ describe('causes and signs hang together', () => {
     countTests.forEach((test) => {
       expect(sign(test.sign)).toBeDefined();
       test.subjects.forEach((subject) =>
-        expect(testThresholds.some((row) => row.test === test.code && row.subject === subject)).toBe(
-          true,
-        ),
+        expect(
+          testThresholds.some((row) => row.test === test.code && row.subject === subject),
+        ).toBe(true),
       );
     });
   });
@@ -114,7 +114,8 @@ describe('herbicides, weeds and grasses hang together', () => {
   const turfs = Object.keys(herbicides[0]?.tolerance ?? {});
   it('has a full tolerance row for every product', () => {
     expect(turfs.length).toBe(13);
-    for (const { tolerance } of herbicides) expect(Object.keys(tolerance).sort()).toEqual([...turfs].sort());
+    for (const { tolerance } of herbicides)
+      expect(Object.keys(tolerance).sort()).toEqual([...turfs].sort());
   });
   it('has an efficacy row for every weed, of known products', () => {
     expect(efficacyRows.map((row) => row.weed).sort()).toEqual(slugsOf(weeds).sort());

@@ -40,16 +40,50 @@ export const feedingCalendars: readonly FeedingCalendar[] = [
       'annual-bluegrass',
     ],
     slots: [
-      { slug: 'late-spring', direction: 'rising', opensF: 55, bestF: 60, closesF: 68, share: 0.2, slowShare: 0.5 },
-      { slug: 'early-fall', direction: 'falling', opensF: 72, bestF: 68, closesF: 60, share: 0.33, slowShare: 0.5, notBefore: '08-15' },
-      { slug: 'late-fall', direction: 'falling', opensF: 58, bestF: 55, closesF: 47, share: 0.25, slowShare: 0.2, notBefore: '09-20' },
+      {
+        slug: 'late-spring',
+        direction: 'rising',
+        opensF: 55,
+        bestF: 60,
+        closesF: 68,
+        share: 0.2,
+        slowShare: 0.5,
+      },
+      {
+        slug: 'early-fall',
+        direction: 'falling',
+        opensF: 72,
+        bestF: 68,
+        closesF: 60,
+        share: 0.33,
+        slowShare: 0.5,
+        notBefore: '08-15',
+      },
+      {
+        slug: 'late-fall',
+        direction: 'falling',
+        opensF: 58,
+        bestF: 55,
+        closesF: 47,
+        share: 0.25,
+        slowShare: 0.2,
+        notBefore: '09-20',
+      },
     ],
     source: MEMORY,
   },
   {
     grasses: ['bermuda-common', 'bermuda-hybrid', 'zoysia-fine', 'zoysia-wide', 'st-augustine'],
     slots: [
-      { slug: 'green-up', direction: 'rising', opensF: 68, bestF: 71, closesF: 76, share: 0.34, slowShare: 0.5 },
+      {
+        slug: 'green-up',
+        direction: 'rising',
+        opensF: 68,
+        bestF: 71,
+        closesF: 76,
+        share: 0.34,
+        slowShare: 0.5,
+      },
       {
         slug: 'mid-summer',
         direction: 'rising',
@@ -105,7 +139,10 @@ export const saltLimit = {
   wetLeafFactor: 0.5,
   seedlingFactor: 0.7,
   warnShare: 0.7,
-  source: { kind: 'derived', ref: 'set so that usual practice sits at the limit' } satisfies Source as Source,
+  source: {
+    kind: 'derived',
+    ref: 'set so that usual practice sits at the limit',
+  } satisfies Source as Source,
 } as const;
 
 /** Growth potential of shoot growth: Topt and spread, °F. */

@@ -65,6 +65,9 @@ export const crossingWindows = {
   falling: { from: [7, 16], to: [1, 14] },
 } as const;
 
+/** A crossing is taken back when the mean falls this far behind it for so many days in a row. */
+export const crossingHysteresis = { backF: 2, days: 3, source: { kind: 'derived' } as Source };
+
 /** Days in a row that the five-day mean must hold before a crossing counts. */
 export const CROSSING_CONFIRM_DAYS = 3;
 

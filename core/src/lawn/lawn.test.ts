@@ -22,7 +22,9 @@ describe('areas (worked examples)', () => {
         [x + w, y + h],
         [x, y + h],
       ]);
-    expect(zoneArea({ outline: box(0, 0, 84, 62), cutouts: [box(10, 10, 38, 28), box(60, 10, 14, 22)] })).toBe(3836);
+    expect(
+      zoneArea({ outline: box(0, 0, 84, 62), cutouts: [box(10, 10, 38, 28), box(60, 10, 14, 22)] }),
+    ).toBe(3836);
   });
   it('3 ft of corner error are 410 ft² of area error', () => {
     expect(areaSigma(SHAPE, 3)).toBeCloseTo(409.8, 1);
@@ -30,14 +32,18 @@ describe('areas (worked examples)', () => {
   });
   it('does not change when the plan is moved or turned round', () => {
     fc.assert(
-      fc.property(fc.double({ min: -500, max: 500, noNaN: true }), fc.double({ min: 0, max: 6, noNaN: true }), (d, a) => {
-        const moved = SHAPE.map(({ x, y }) => ({
-          x: d + x * Math.cos(a) - y * Math.sin(a),
-          y: d + x * Math.sin(a) + y * Math.cos(a),
-        }));
-        expect(polygonArea(moved)).toBeCloseTo(9125, 4);
-        expect(polygonArea([...moved].reverse())).toBeCloseTo(9125, 4);
-      }),
+      fc.property(
+        fc.double({ min: -500, max: 500, noNaN: true }),
+        fc.double({ min: 0, max: 6, noNaN: true }),
+        (d, a) => {
+          const moved = SHAPE.map(({ x, y }) => ({
+            x: d + x * Math.cos(a) - y * Math.sin(a),
+            y: d + x * Math.sin(a) + y * Math.cos(a),
+          }));
+          expect(polygonArea(moved)).toBeCloseTo(9125, 4);
+          expect(polygonArea([...moved].reverse())).toBeCloseTo(9125, 4);
+        },
+      ),
     );
   });
 });
@@ -70,10 +76,12 @@ describe('bad input', () => {
     result.error?.issues.map((i) => i.path.join('.')) ?? [];
   it('refuses cover over 100 % and a grass twice', () => {
     expect(
-      standSchema.safeParse([
-        { species: 'bahia', cover: 0.7 },
-        { species: 'bahia', cover: 0.5 },
-      ]).error?.issues.map((i) => i.message),
+      standSchema
+        .safeParse([
+          { species: 'bahia', cover: 0.7 },
+          { species: 'bahia', cover: 0.5 },
+        ])
+        .error?.issues.map((i) => i.message),
     ).toEqual(['bahia is listed twice', 'the stand covers 120 % of the ground; at most 100 %']);
   });
   it('refuses a zone without a shape, a name or an edge state', () => {

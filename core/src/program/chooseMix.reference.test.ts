@@ -57,7 +57,9 @@ function ask(input: CaseInput): MixAnswer {
   if (input.moisture === 'drought') conditions.add('drought');
   const question: MixQuestion = {
     mode: input.mode as 'pre' | 'post',
-    grasses: input.turf_desirable.map((slug) => (slug === 'zoysia' ? 'zoysia-wide' : slug)) as GrassSlug[],
+    grasses: input.turf_desirable.map((slug) =>
+      slug === 'zoysia' ? 'zoysia-wide' : slug,
+    ) as GrassSlug[],
     targets: input.weeds.map((weed) => {
       const stage = input.growth_stage[weed];
       return {
@@ -117,9 +119,7 @@ it.each(workedCases.map((c) => [c.input.id, c] as const))('%s', (_, { input, exp
   }
   expect(answer.best?.reaches).toBe(true);
   expect(components(answer.best?.products ?? [])).toEqual(
-    (expected.products_per_walk ?? [])
-      .map((p) => [p.herbicide, p.rate_per_acre])
-      .sort(),
+    (expected.products_per_walk ?? []).map((p) => [p.herbicide, p.rate_per_acre]).sort(),
   );
   for (const [weed, pct] of Object.entries(expected.expected_control_pct ?? {})) {
     expect(Math.abs((answer.best?.control[weed] as number) - pct)).toBeLessThan(0.5);

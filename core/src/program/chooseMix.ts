@@ -114,7 +114,10 @@ function chooseRate(
   };
 }
 
-function screen(product: Herbicide, question: MixQuestion): { candidate: Candidate; reasons: Reason[] } {
+function screen(
+  product: Herbicide,
+  question: MixQuestion,
+): { candidate: Candidate; reasons: Reason[] } {
   const reasons: Reason[] = [];
   const refuse = (rule: string, inputs: Reason['inputs'] = {}) => reasons.push({ rule, inputs });
   const worst = standTolerance(product, question.grasses, question.conditions);
@@ -164,8 +167,7 @@ function screen(product: Herbicide, question: MixQuestion): { candidate: Candida
     refuse('R11-vapour', { airHighF: question.airHighF, maxF: applicationRules.vapourAboveF });
   }
   if (product.restrictedUse && !question.certified) refuse('R13-restricted-use');
-  const light =
-    worst.rating === 'caution' || question.airHighF > applicationRules.lightRateAboveF;
+  const light = worst.rating === 'caution' || question.airHighF > applicationRules.lightRateAboveF;
   const { ratePerAcre, effect } = chooseRate(product, question, light && question.mode === 'post');
   const held =
     question.mode === 'pre' && question.coverWeeks !== undefined
@@ -223,10 +225,7 @@ function compatible(a: Candidate, b: Candidate, question: MixQuestion): boolean 
   if (a.actives.some((active) => b.actives.includes(active))) return false;
   if (a.components + b.components > MOST_COMPONENTS) return false;
   if (antagonistic(a, b)) return false;
-  if (
-    question.mode === 'pre' &&
-    a.product.hrac.some((group) => b.product.hrac.includes(group))
-  ) {
+  if (question.mode === 'pre' && a.product.hrac.some((group) => b.product.hrac.includes(group))) {
     return false;
   }
   return true;
@@ -255,7 +254,10 @@ function evaluate(set: readonly Candidate[], question: MixQuestion): MixChoice |
   const chemical =
     walks *
     acres *
-    set.reduce((sum, { product, ratePerAcre }) => sum + product.usdPerUnitInvented * ratePerAcre, 0);
+    set.reduce(
+      (sum, { product, ratePerAcre }) => sum + product.usdPerUnitInvented * ratePerAcre,
+      0,
+    );
   return {
     products: set.map(({ product, ratePerAcre }) => ({ herbicide: product.slug, ratePerAcre })),
     control,

@@ -27,7 +27,12 @@ const WINTER_ANNUAL_ENDS_F = 68;
 const FROST_WEEKS = 6;
 
 /** True on a day when a weed grows and is worth spraying. */
-function weedIsUp(finding: WeedFinding, region: Region, date: LocalDate, day: ExpectedDay): boolean {
+function weedIsUp(
+  finding: WeedFinding,
+  region: Region,
+  date: LocalDate,
+  day: ExpectedDay,
+): boolean {
   const entry = weedOf(finding.weed);
   if (!entry) return false;
   const months = entry.months[region];
@@ -156,7 +161,10 @@ class WalkSearch {
   }
 }
 
-function stepOf(zoneCase: ZoneCase, { walk, closes }: { walk: Walk; closes: LocalDate }): SprayStep {
+function stepOf(
+  zoneCase: ZoneCase,
+  { walk, closes }: { walk: Walk; closes: LocalDate },
+): SprayStep {
   const { input, zone, season } = zoneCase;
   const { best, answer, targets, treatedFt2, method } = walk;
   const window = {

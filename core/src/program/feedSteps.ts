@@ -65,7 +65,11 @@ export function feedSteps(
       leftOut.push({ rule: 'feed-done', inputs: { slot: slot.slug } });
       continue;
     }
-    const airHighF = highestAir(season, window.best, earlier(addDays(window.best, FEED_DAYS), closes));
+    const airHighF = highestAir(
+      season,
+      window.best,
+      earlier(addDays(window.best, FEED_DAYS), closes),
+    );
     const wanted = yearly * slot.share;
     const feeding = feedingRate({
       grasses,
@@ -77,7 +81,10 @@ export function feedSteps(
       givenLbPer1000: given,
     });
     if (!feeding) {
-      leftOut.push({ rule: 'feed-nothing-safe', inputs: { slot: slot.slug, airHighF: Math.round(airHighF) } });
+      leftOut.push({
+        rule: 'feed-nothing-safe',
+        inputs: { slot: slot.slug, airHighF: Math.round(airHighF) },
+      });
       continue;
     }
     given += feeding.nLbPer1000;
@@ -95,7 +102,10 @@ export function feedSteps(
         { kind: 'water-in', inches: [0.25, 0.25], withinDays: 1 },
       ],
       because: [
-        { rule: 'feed-slot', inputs: { slot: slot.slug, yearly, sharePct: Math.round(slot.share * 100) } },
+        {
+          rule: 'feed-slot',
+          inputs: { slot: slot.slug, yearly, sharePct: Math.round(slot.share * 100) },
+        },
         {
           rule: `feed-limited-${feeding.limitedBy}`,
           inputs: { airHighF: Math.round(airHighF), wanted: Number(wanted.toFixed(2)) },
@@ -121,4 +131,3 @@ export function feedSteps(
   }
   return { steps, leftOut };
 }
-

@@ -10,7 +10,12 @@ import type { LookStep, Season, Step } from './step';
 const DONE_SLACK_DAYS = 14;
 
 /** The kinds of material that a record must hold to have done a step. */
-const materialOf = { prevent: 'herbicide', control: 'herbicide', feed: 'fertilizer', seed: 'seed' } as const;
+const materialOf = {
+  prevent: 'herbicide',
+  control: 'herbicide',
+  feed: 'fertilizer',
+  seed: 'seed',
+} as const;
 
 function isDone(step: Step, records: readonly Application[]): boolean {
   if (step.kind === 'look-again') return false;
@@ -18,7 +23,10 @@ function isDone(step: Step, records: readonly Application[]): boolean {
   return records.some((record) => {
     if (record.zoneId !== step.zoneId) return false;
     const date = localDate(record.date);
-    if (date < addDays(step.window.opens, -DONE_SLACK_DAYS) || date > addDays(step.window.closes, DONE_SLACK_DAYS)) {
+    if (
+      date < addDays(step.window.opens, -DONE_SLACK_DAYS) ||
+      date > addDays(step.window.closes, DONE_SLACK_DAYS)
+    ) {
       return false;
     }
     if (step.kind === 'prevent' || step.kind === 'control') {

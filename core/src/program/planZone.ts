@@ -122,4 +122,3 @@ export function planZone(input: SeasonInput, zone: Zone): Season {
   feeding.leftOut.forEach(leaveOut);
   return result;
 }
-

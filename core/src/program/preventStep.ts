@@ -23,7 +23,11 @@ export function preventStep(
   const airHighF = highestAir(season, window.best, earlier(addDays(window.best, 3), window.closes));
   const ask = (withSeed: SeedStep | null) =>
     chooseMix(
-      question(zoneCase, 'pre', targets, window.best, withSeed, { treatedFt2: areaFt2, airHighF, coverWeeks: group.coverWeeks }),
+      question(zoneCase, 'pre', targets, window.best, withSeed, {
+        treatedFt2: areaFt2,
+        airHighF,
+        coverWeeks: group.coverWeeks,
+      }),
     );
   const beside = ask(seed);
   const alone = beside.best ? beside : ask(null);
@@ -65,7 +69,9 @@ export function preventStep(
         },
       },
       ...(alone.best.reaches ? [] : [{ rule: 'control-suppression', inputs: {} }]),
-      ...(seed && beside.best ? [{ rule: 'prevent-leaves-seeding', inputs: { seedOn: seed.window.best } }] : []),
+      ...(seed && beside.best
+        ? [{ rule: 'prevent-leaves-seeding', inputs: { seedOn: seed.window.best } }]
+        : []),
     ],
     excluded: beside.excluded,
   };
@@ -79,4 +85,3 @@ export function preventStep(
     unmet: [],
   };
 }
-

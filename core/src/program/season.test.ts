@@ -25,7 +25,14 @@ interface Given {
 
 function plan(
   zone: Zone,
-  { region = 'transition', today = '2026-04-08', weeds = [], choices = {}, records = [], ...rest }: Given = {},
+  {
+    region = 'transition',
+    today = '2026-04-08',
+    weeds = [],
+    choices = {},
+    records = [],
+    ...rest
+  }: Given = {},
 ): Season {
   const day: LocalDate = localDate(today);
   const request = seasonRequestSchema.parse({
@@ -37,11 +44,8 @@ function plan(
   });
   return lawnSeason(request, testWeather(region, 1, day), [], records).season;
 }
-type StepOf<Kind extends Step['kind']> = Kind extends 'prevent' | 'control'
-  ? SprayStep
-  : Extract<Step, { kind: Kind }>;
 const of = <Kind extends Step['kind']>(season: Season, kind: Kind) =>
-  season.steps.filter((step) => step.kind === kind) as StepOf<Kind>[];
+  season.steps.filter((step): step is Extract<Step, { kind: Kind }> => step.kind === kind);
 const CRAB = { weed: 'large-crabgrass', cover: 0.05, growing: false };
 const POA = { weed: 'annual-bluegrass', cover: 0.05, growing: false };
 const DANDELION = { weed: 'dandelion', cover: 0.06 };
@@ -52,7 +56,11 @@ describe('a tall fescue lawn in early April', () => {
   it('keys the preventer to the projected soil, closing before 55 °F', () => {
     const [prevent] = of(season, 'prevent');
     expect(prevent?.group).toBe('crabgrass');
-    expect(prevent?.window.basis).toMatchObject({ kind: 'soil', thresholdF: 48, direction: 'rising' });
+    expect(prevent?.window.basis).toMatchObject({
+      kind: 'soil',
+      thresholdF: 48,
+      direction: 'rising',
+    });
     expect(prevent!.window.opens <= prevent!.window.best).toBe(true);
     expect(prevent!.window.best <= prevent!.window.closes).toBe(true);
     expect(prevent!.control[0]!.expectedPct).toBeGreaterThanOrEqual(80);
@@ -60,16 +68,20 @@ describe('a tall fescue lawn in early April', () => {
   it('leaves time for the fall seeding that the thin stand needs', () => {
     const [prevent] = of(season, 'prevent');
     expect(prevent!.because.map(({ rule }) => rule)).toContain('prevent-leaves-seeding');
-    expect(prevent!.excluded.find(({ herbicide }) => herbicide === 'indaziflam')?.reasons.map((r) => r.rule)).toEqual(
-      expect.arrayContaining(['R01-turf', 'R07-seeding-wait']),
-    );
+    expect(
+      prevent!.excluded
+        .find(({ herbicide }) => herbicide === 'indaziflam')
+        ?.reasons.map((r) => r.rule),
+    ).toEqual(expect.arrayContaining(['R01-turf', 'R07-seeding-wait']));
   });
   it('sprays spots of dandelion and leaves bermuda until its soil is warm', () => {
     const walks = of(season, 'control');
     expect(walks[0]).toMatchObject({ method: 'spot' });
     expect(walks[0]!.control.map(({ weed }) => weed)).toEqual(['dandelion']);
     expect(walks[0]!.areaFt2).toBeCloseTo(3000 * 0.06 * 1.2, 6);
-    const bermuda = walks.find((walk) => walk.control.some(({ weed }) => weed === 'bermuda-common'));
+    const bermuda = walks.find((walk) =>
+      walk.control.some(({ weed }) => weed === 'bermuda-common'),
+    );
     expect(bermuda!.window.opens > walks[0]!.window.opens).toBe(true);
   });
   it('feeds in late spring, early fall and late fall, within the grass’s limits', () => {
@@ -182,6 +194,9 @@ describe('other lawns', () => {
   });
   it('brings a patch that was left alone back on its day', () => {
     const season = plan(fescue, { lookAgainOn: '2026-04-15' });
-    expect(of(season, 'look-again')[0]).toMatchObject({ state: 'upcoming', window: { opens: '2026-04-15' } });
+    expect(of(season, 'look-again')[0]).toMatchObject({
+      state: 'upcoming',
+      window: { opens: '2026-04-15' },
+    });
   });
 });

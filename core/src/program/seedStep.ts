@@ -35,13 +35,15 @@ export function seedStep(zoneCase: ZoneCase): { step: SeedStep | null; reason: R
   const rate = seedRate(main, use);
   const plugs = grass(main).plugs;
   if (!rate || !rule) {
-    if (!plugs) return { step: null, reason: { rule: 'seed-none-sold', inputs: { species: main } } };
+    if (!plugs)
+      return { step: null, reason: { rule: 'seed-none-sold', inputs: { species: main } } };
     const window = nextWindow(
       season,
       { direction: 'rising', opensF: 65, bestF: 70, closesF: 80 },
       input.today,
     );
-    if (!window) return { step: null, reason: { rule: 'seed-no-window', inputs: { species: main } } };
+    if (!window)
+      return { step: null, reason: { rule: 'seed-no-window', inputs: { species: main } } };
     const ratePer1000 = Math.round((1000 * 144) / plugs.spacingIn[1] ** 2);
     const bareFt2 = areaFt2 * (1 - cover);
     return {
@@ -81,7 +83,11 @@ export function seedStep(zoneCase: ZoneCase): { step: SeedStep | null; reason: R
       state: stateOf(open, input.today),
       areaFt2,
       gates: [
-        { kind: 'soil', minF: grass(main).seed?.soilF.min ?? 50, maxF: grass(main).seed?.soilF.max ?? 90 },
+        {
+          kind: 'soil',
+          minF: grass(main).seed?.soilF.min ?? 50,
+          maxF: grass(main).seed?.soilF.max ?? 90,
+        },
         { kind: 'moist-soil' },
       ],
       because: [
@@ -151,4 +157,3 @@ function seedingWindow(
   }
   return null;
 }
-

@@ -52,7 +52,8 @@ export function toleranceConditions(
   const winter = month === 12 || month <= 2;
   const soilF = day.soilF ?? GREEN_SOIL_F;
   if (winter && soilF < DORMANT_SOIL_F) conditions.add('fully-dormant');
-  else if (day.soilRising && month <= 6 && soilF < GREEN_SOIL_F) conditions.add('spring-transition');
+  else if (day.soilRising && month <= 6 && soilF < GREEN_SOIL_F)
+    conditions.add('spring-transition');
   else conditions.add('green');
   const wanted = desiredCover(zone);
   const shareOf = (species: string) => {
@@ -64,7 +65,9 @@ export function toleranceConditions(
   }
   const carpetgrass = zone.stand.find(({ species }) => species === 'carpetgrass');
   if (carpetgrass) {
-    conditions.add(carpetgrass.cover > 0.1 ? 'carpetgrass>10pct-cover' : 'carpetgrass<=10pct-cover');
+    conditions.add(
+      carpetgrass.cover > 0.1 ? 'carpetgrass>10pct-cover' : 'carpetgrass<=10pct-cover',
+    );
   }
   return conditions;
 }

@@ -14,7 +14,8 @@ function seedTiming(
   date: LocalDate,
   seed: SeedStep | null,
 ): Pick<MixQuestion, 'weeksToSeeding' | 'weeksSinceEmergence'> {
-  if (!seed || seed.material === 'plugs') return { weeksToSeeding: null, weeksSinceEmergence: null };
+  if (!seed || seed.material === 'plugs')
+    return { weeksToSeeding: null, weeksSinceEmergence: null };
   const days = daysBetween(date, seed.window.best);
   const emergence = grass(seed.species).seed?.germinationDays[1] ?? 21;
   if (days >= 0) return { weeksToSeeding: days / 7, weeksSinceEmergence: null };
@@ -118,4 +119,3 @@ export function sprayGates(products: readonly MixProduct[], mode: 'pre' | 'post'
   gates.push({ kind: mode === 'post' ? 'moist-soil' : 'not-frozen-or-saturated' });
   return gates;
 }
-

@@ -28,9 +28,7 @@ interface StepBase {
   because: Reason[];
 }
 
-/** Pre- or post-emergent. */
-export interface SprayStep extends StepBase {
-  kind: 'prevent' | 'control';
+interface SprayBase extends StepBase {
   group: string;
   products: MixProduct[];
   method: 'spot' | 'zone';
@@ -42,6 +40,18 @@ export interface SprayStep extends StepBase {
   testSpot: boolean;
   excluded: Exclusion[];
 }
+
+/** A pre-emergent, laid before the weed germinates. */
+export interface PreventStep extends SprayBase {
+  kind: 'prevent';
+}
+
+/** A post-emergent, against what grows. */
+export interface ControlStep extends SprayBase {
+  kind: 'control';
+}
+
+export type SprayStep = PreventStep | ControlStep;
 
 export interface FeedStep extends StepBase {
   kind: 'feed';

@@ -1,9 +1,4 @@
-import {
-  applicationRules,
-  fillingOrder,
-  herbicide,
-  type Herbicide,
-} from '../knowledge';
+import { applicationRules, fillingOrder, herbicide, type Herbicide } from '../knowledge';
 import { toPer1000, perAcre } from '../units';
 import { measuredAmount, measuredWater, type MeasuredAmount } from './measuredAmount';
 import { adjuvantFluidOunces } from './spray';
@@ -33,7 +28,12 @@ export type Pour =
       ratePer1000: number;
       rateUnit: 'oz' | 'fl-oz' | 'lb';
     }
-  | { kind: 'adjuvant'; adjuvant: Herbicide['surfactant']['kind']; percent: number | null; amount: MeasuredAmount | null }
+  | {
+      kind: 'adjuvant';
+      adjuvant: Herbicide['surfactant']['kind'];
+      percent: number | null;
+      amount: MeasuredAmount | null;
+    }
   | { kind: 'water-fill'; gallons: number };
 
 export interface MixLoad {
@@ -152,7 +152,8 @@ export function mixCard(input: MixInput): MixCard {
   return {
     loads,
     full: loads.fullLoads > 0 ? load(components, loads.gallonsEach, input.carrierGalPer1000) : null,
-    last: loads.lastGallons > 0 ? load(components, loads.lastGallons, input.carrierGalPer1000) : null,
+    last:
+      loads.lastGallons > 0 ? load(components, loads.lastGallons, input.carrierGalPer1000) : null,
     cautions: {
       signalWord: products.reduce<Herbicide['signalWord']>(
         (worst, { signalWord }) =>
@@ -168,7 +169,9 @@ export function mixCard(input: MixInput): MixCard {
           : null,
       waterInWithinDays: largest(products.map(({ water }) => water.withinDays)),
       restrictedUse: products.some(({ restrictedUse }) => restrictedUse),
-      cleanTank: products.some(({ hrac, slug }) => hrac.includes('2') || slug.includes('quinclorac')),
+      cleanTank: products.some(
+        ({ hrac, slug }) => hrac.includes('2') || slug.includes('quinclorac'),
+      ),
     },
   };
 }

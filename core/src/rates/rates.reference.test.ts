@@ -98,20 +98,18 @@ describe('the mix card', () => {
     tankGal: 4,
   });
   it('fills water, dry product, solution, surfactant, water', () => {
-    expect(card.full?.pours.map((pour) => (pour.kind === 'product' ? pour.herbicide : pour.kind))).toEqual([
-      'water-first',
-      'halosulfuron',
-      'threeway-amine',
-      'adjuvant',
-      'water-fill',
-    ]);
+    expect(
+      card.full?.pours.map((pour) => (pour.kind === 'product' ? pour.herbicide : pour.kind)),
+    ).toEqual(['water-first', 'halosulfuron', 'threeway-amine', 'adjuvant', 'water-fill']);
   });
   it('splits over loads without losing anything: 5.19 g and 260.7 mL in all', () => {
     const amounts = (slug: string) =>
       [card.full, card.last].map((load, i) => {
         const pour = load?.pours.find((p) => p.kind === 'product' && p.herbicide === slug);
         const times = i === 0 ? card.loads.fullLoads : 1;
-        return pour?.kind === 'product' ? { unit: pour.amount.unit, exact: pour.amount.exact * times } : null;
+        return pour?.kind === 'product'
+          ? { unit: pour.amount.unit, exact: pour.amount.exact * times }
+          : null;
       });
     const grams = amounts('halosulfuron').reduce((sum, a) => sum + (a?.exact ?? 0), 0);
     expect(grams).toBeCloseTo(5.19, 2);
@@ -135,7 +133,12 @@ describe('the mix card', () => {
   });
   it('knows no product it has not', () => {
     expect(() =>
-      mixCard({ products: [{ herbicide: 'x', ratePerAcre: 1 }], areaFt2: 1, carrierGalPer1000: 1, tankGal: 1 }),
+      mixCard({
+        products: [{ herbicide: 'x', ratePerAcre: 1 }],
+        areaFt2: 1,
+        carrierGalPer1000: 1,
+        tankGal: 1,
+      }),
     ).toThrow(RangeError);
   });
 });

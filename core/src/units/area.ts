@@ -11,8 +11,7 @@ export const SQUARE_METRES_PER_SQUARE_FOOT = 0.09290304;
 export const squareFeet = (value: number): SquareFeet => quantity<'ft2'>(value);
 
 /** ft² → acres. */
-export const toAcres = (area: SquareFeet): Acres =>
-  quantity<'acre'>(area / SQUARE_FEET_PER_ACRE);
+export const toAcres = (area: SquareFeet): Acres => quantity<'acre'>(area / SQUARE_FEET_PER_ACRE);
 
 /** Units of 1000 ft², the "k" in which lawn rates are spoken. */
 export const thousands = (area: SquareFeet): number => area / 1000;

@@ -1,8 +1,11 @@
+import { crossingHysteresis } from '../knowledge';
+
 /**
- * First index at which a five-day mean reaches a threshold and holds it for `confirmDays` days in a
- * row, within `[from, to]`. A series that ends before the crossing is confirmed has none.
+ * First index at which a five-day mean reaches a threshold for good, within `[from, to]`: it holds
+ * for `confirmDays` in a row, and no cold (or warm) spell within the window takes it back by 2 °F for
+ * three days. A series that ends before the crossing is confirmed has none.
  * @param means shape (n), `null` where there is no mean yet
- * @param direction `rising`: at or above; `falling`: at or below, counted only after a day above
+ * @param direction `rising`: at or above; `falling`: at or below
  * @returns index of the first day, or `null`
  */
 export function crossing(
@@ -11,17 +14,21 @@ export function crossing(
   direction: 'rising' | 'falling',
   { from = 0, to = means.length - 1, confirmDays = 3 } = {},
 ): number | null {
-  const reached = (value: number | null | undefined): boolean =>
-    value !== null &&
-    value !== undefined &&
-    (direction === 'rising' ? value >= thresholdF : value <= thresholdF);
-  let run = 0;
-  for (let index = from; index <= Math.min(to + confirmDays - 1, means.length - 1); index += 1) {
-    run = reached(means[index]) ? run + 1 : 0;
-    if (run === confirmDays) {
-      const first = index - confirmDays + 1;
-      return first <= to ? first : null;
+  const sign = direction === 'rising' ? 1 : -1;
+  let crossed: number | null = null;
+  let reached = 0;
+  let takenBack = 0;
+  const last = Math.min(to + confirmDays - 1, means.length - 1);
+  for (let index = from; index <= last; index += 1) {
+    const value = means[index];
+    const past = value === null || value === undefined ? null : sign * (value - thresholdF);
+    reached = past !== null && past >= 0 ? reached + 1 : 0;
+    takenBack = past !== null && past <= -crossingHysteresis.backF ? takenBack + 1 : 0;
+    if (crossed === null && reached >= confirmDays && index - confirmDays + 1 <= to) {
+      crossed = index - confirmDays + 1;
+    } else if (crossed !== null && takenBack >= crossingHysteresis.days) {
+      crossed = null;
     }
   }
-  return null;
+  return crossed;
 }

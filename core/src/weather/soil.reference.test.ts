@@ -22,20 +22,37 @@ const run = (offset: number, response: number, warming = 1) =>
 
 describe('the running model on ten days', () => {
   it.each([
-    ['4 in in sun', run(1.5, 0.2), [46.7, 48.06, 49.75, 52.3, 53.74, 53.29, 52.33, 53.37, 55.59, 57.97]],
-    ['4 in in shade', run(-2, 0.2), [46, 46.8, 48.04, 50.23, 51.39, 50.71, 49.57, 50.45, 52.56, 54.85]],
-    ['2 in in sun', run(1.5, 0.3), [47.05, 48.99, 51.24, 54.62, 56.08, 54.71, 52.85, 54.24, 57.32, 60.37]],
+    [
+      '4 in in sun',
+      run(1.5, 0.2),
+      [46.7, 48.06, 49.75, 52.3, 53.74, 53.29, 52.33, 53.37, 55.59, 57.97],
+    ],
+    [
+      '4 in in shade',
+      run(-2, 0.2),
+      [46, 46.8, 48.04, 50.23, 51.39, 50.71, 49.57, 50.45, 52.56, 54.85],
+    ],
+    [
+      '2 in in sun',
+      run(1.5, 0.3),
+      [47.05, 48.99, 51.24, 54.62, 56.08, 54.71, 52.85, 54.24, 57.32, 60.37],
+    ],
     [
       'canopy form',
       run(0, 0.25, Math.exp(-0.9)),
       [46.2, 46.79, 47.63, 48.99, 49.9, 49.91, 49.18, 49.88, 51.21, 52.71],
     ],
   ])('%s', (_, got, expected) => {
-    expected.forEach((value, day) => expect(Math.abs((got[day] as number) - value)).toBeLessThan(0.006));
+    expected.forEach((value, day) =>
+      expect(Math.abs((got[day] as number) - value)).toBeLessThan(0.006),
+    );
   });
 
   it('steps towards constant air as 1 − (1 − α)^n', () => {
-    const soil = soilTemperature(Array.from({ length: 8 }, () => 60), { response: 0.3, startF: 40 });
+    const soil = soilTemperature(
+      Array.from({ length: 8 }, () => 60),
+      { response: 0.3, startF: 40 },
+    );
     expect(soil[7]).toBeCloseTo(40 + 20 * (1 - 0.7 ** 8), 9);
   });
   it('moves at most 0.3 °F a day while the ground freezes', () => {
@@ -50,6 +67,7 @@ describe('the running model on ten days', () => {
 });
 
 describe('the five-day crossing rule', () => {
+  const run5 = (value: number) => Array.from({ length: 5 }, () => value);
   const means = fiveDayMean(run(1.5, 0.2));
   it('gives the means of days 5 to 10', () => {
     expect(means.slice(0, 4)).toEqual([null, null, null, null]);
@@ -60,6 +78,13 @@ describe('the five-day crossing rule', () => {
   it('crosses 53 °F on day 8, confirmed on day 10, and 55 °F not yet', () => {
     expect(crossing(means, 53, 'rising', { confirmDays: 3 })).toBe(7);
     expect(crossing(means, 55, 'rising', { confirmDays: 3 })).toBeNull();
+  });
+  it('takes a crossing back when a cold spell undoes it, and waits for the lasting one', () => {
+    const spring = [...run5(56), ...run5(50), ...run5(58), ...run5(60)];
+    expect(crossing(spring, 55, 'rising')).toBe(10);
+    const dip = [...run5(56), 54, 54, ...run5(57)];
+    expect(crossing(dip, 55, 'rising')).toBe(0);
+    expect(crossing([...run5(74), ...run5(69), ...run5(75), ...run5(68)], 70, 'falling')).toBe(15);
   });
   it('is not fooled by one hot day', () => {
     const flat = Array.from({ length: 20 }, (_, i) => (i === 10 ? 70 : 50));
@@ -92,7 +117,11 @@ describe('calibration with a probe', () => {
     expect(steps.map(({ accepted }) => accepted)).toEqual([true, true, true, false, true]);
   });
   it('takes the day’s wave out of a 15:00 reading (van Wijk & de Vries 1963): 60.9 → 53.13 °F', () => {
-    const wave = { surfaceHalfRangeF: 12, surfaceMaximumHour: 13.5, dampingDepthIn: 0.117265 / 0.0254 };
+    const wave = {
+      surfaceHalfRangeF: 12,
+      surfaceMaximumHour: 13.5,
+      dampingDepthIn: 0.117265 / 0.0254,
+    };
     expect(dailyMeanFromReading(60.9, 15, 2, wave)).toBeCloseTo(53.13, 2);
   });
 });

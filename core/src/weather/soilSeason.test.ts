@@ -79,7 +79,9 @@ describe('a soil season', () => {
 
 describe('made-up weather', () => {
   it('is the same for the same seed and another for another', () => {
-    expect(syntheticYear(testClimate.north, 2026, 4)).toEqual(syntheticYear(testClimate.north, 2026, 4));
+    expect(syntheticYear(testClimate.north, 2026, 4)).toEqual(
+      syntheticYear(testClimate.north, 2026, 4),
+    );
     expect(syntheticYear(testClimate.north, 2026, 5)).not.toEqual(
       syntheticYear(testClimate.north, 2026, 4),
     );
@@ -87,7 +89,9 @@ describe('made-up weather', () => {
   });
   it('stays about its normals over many years', () => {
     const normals = climateNormals(testClimate.transition);
-    const july = Array.from({ length: 30 }, (_, y) => syntheticYear(testClimate.transition, 1990 + y, 2))
+    const july = Array.from({ length: 30 }, (_, y) =>
+      syntheticYear(testClimate.transition, 1990 + y, 2),
+    )
       .flatMap((year) => year.slice(181, 212))
       .map((day) => (day.tmaxF + day.tminF) / 2);
     const mean = july.reduce((a, b) => a + b, 0) / july.length;
@@ -105,7 +109,14 @@ describe('made-up weather', () => {
     expect(error(9)).toBeGreaterThan(2 * error(0));
   });
   it('spreads a day over its hours', () => {
-    const hours = hoursOf({ date: today, tmaxF: 80, tminF: 50, rainIn: 0.4, rhPct: 60, windMph: 6 });
+    const hours = hoursOf({
+      date: today,
+      tmaxF: 80,
+      tminF: 50,
+      rainIn: 0.4,
+      rhPct: 60,
+      windMph: 6,
+    });
     expect(Math.max(...hours.map((h) => h.airF))).toBeCloseTo(80, 1);
     expect(Math.min(...hours.map((h) => h.airF))).toBeCloseTo(50, 1);
     expect(hours.reduce((sum, h) => sum + h.rainIn, 0)).toBeCloseTo(0.4, 2);

@@ -1,16 +1,5 @@
-import {
-  CROSSING_CONFIRM_DAYS,
-  crossingWindows,
-  type SiteFactor,
-} from '../knowledge';
-import {
-  addDays,
-  dayOfYear,
-  daysBetween,
-  localDate,
-  toDayNumber,
-  type LocalDate,
-} from '../units';
+import { CROSSING_CONFIRM_DAYS, crossingWindows, type SiteFactor } from '../knowledge';
+import { addDays, dayOfYear, daysBetween, localDate, toDayNumber, type LocalDate } from '../units';
 import { crossing } from './crossing';
 import { meanAir, type ClimateDay, type DailyWeather } from './dailyWeather';
 import { fiveDayMean } from './fiveDayMean';
@@ -67,11 +56,7 @@ export interface SoilSeason {
   airLowF: number[];
   /** Spread of the air high about what stands in `airHighF`, °F; 0 where measured. */
   airSdF: number[];
-  crossing(
-    thresholdF: number,
-    direction: 'rising' | 'falling',
-    year?: number,
-  ): SoilCrossing | null;
+  crossing(thresholdF: number, direction: 'rising' | 'falling', year?: number): SoilCrossing | null;
 }
 
 /** Day-to-day persistence of an air anomaly. */
@@ -183,9 +168,7 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
   const airHighF = normal.map((usual, index) => known[index]?.tmaxF ?? usual.tmaxF);
   const airLowF = normal.map((usual, index) => known[index]?.tminF ?? usual.tminF);
   const airSdF = normal.map((usual, index) =>
-    index < measuredDays
-      ? 0
-      : (forecast[index - measuredDays]?.sdF ?? usual.sdF),
+    index < measuredDays ? 0 : (forecast[index - measuredDays]?.sdF ?? usual.sdF),
   );
 
   const findCrossing = (

@@ -64,7 +64,9 @@ export function syntheticYear(
     const date = addDays(start, index);
     const normal = normals[dayOfYear(date) - 1] as ClimateDay;
     anomaly = PERSISTENCE * anomaly + Math.sqrt(1 - PERSISTENCE ** 2) * draw();
-    wet = uniform() < climate.wetShare * (wet ? WET_AFTER_WET : 1 - (WET_AFTER_WET - 1) * climate.wetShare);
+    wet =
+      uniform() <
+      climate.wetShare * (wet ? WET_AFTER_WET : 1 - (WET_AFTER_WET - 1) * climate.wetShare);
     const mean = (normal.tmaxF + normal.tminF) / 2 + anomaly * normal.sdF;
     const half = ((normal.tmaxF - normal.tminF) / 2) * (wet ? 0.7 : 0.95 + 0.2 * uniform());
     return {
@@ -92,7 +94,9 @@ export function syntheticForecast(
   today: LocalDate,
   seed: number,
 ): (DailyWeather & { sdF: number })[] {
-  const draw = normalDraws(seededRandom(seed * 104_729 + daysBetween(localDate('2000-01-01'), today)));
+  const draw = normalDraws(
+    seededRandom(seed * 104_729 + daysBetween(localDate('2000-01-01'), today)),
+  );
   let error = 0;
   return truth.slice(0, FORECAST_DAYS).map((day, lead) => {
     const sdF = round(1.2 + 0.55 * lead, 2);
@@ -129,4 +133,3 @@ export function hoursOf(day: DailyWeather): HourlyWeather[] {
     };
   });
 }
-

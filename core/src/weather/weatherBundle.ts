@@ -28,9 +28,6 @@ export const probeReadingSchema = z.object({
   /** Clock hour of the reading, 0-24. */
   hour: z.number().min(0).max(24),
   depthIn: z.number().min(1).max(9),
-  valuesF: z
-    .array(z.number().min(-10).max(130))
-    .min(1, 'read at least one spot')
-    .max(12),
+  valuesF: z.array(z.number().min(-10).max(130)).min(1, 'read at least one spot').max(12),
 });
 export type ProbeReading = z.infer<typeof probeReadingSchema>;

@@ -1,8 +1,17 @@
 import type { Company } from '@alfombra/core';
-import { DataTypes, Model, type InferAttributes, type InferCreationAttributes, type ModelStatic, type Sequelize } from 'sequelize';
+import {
+  DataTypes,
+  Model,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type ModelStatic,
+  type Sequelize,
+} from 'sequelize';
 
-export interface CompanyRow
-  extends Model<InferAttributes<CompanyRow>, InferCreationAttributes<CompanyRow>> {
+export interface CompanyRow extends Model<
+  InferAttributes<CompanyRow>,
+  InferCreationAttributes<CompanyRow>
+> {
   id: string;
   name: string;
   demo: boolean;

@@ -27,7 +27,9 @@ export class CompanyService {
     }
     const row = await this.row(companyId);
     if (row.version !== change.version) {
-      throw new HttpFailure('stale-version', 'Somebody changed the settings in the meantime.', ['version']);
+      throw new HttpFailure('stale-version', 'Somebody changed the settings in the meantime.', [
+        'version',
+      ]);
     }
     await row.update({ clock: change.clock, policy: change.policy, version: row.version + 1 });
     return this.present(row);

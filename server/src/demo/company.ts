@@ -77,7 +77,13 @@ const SHORT_SUN: SiteFactor[] = ['full-sun-short'];
 const SHADE: SiteFactor[] = ['half-shade'];
 
 const tallFescue = (cover: number, bermuda = 0): ZoneSpec => ({
-  stand: bermuda > 0 ? [['tall-fescue', cover], ['bermuda-common', bermuda]] : [['tall-fescue', cover]],
+  stand:
+    bermuda > 0
+      ? [
+          ['tall-fescue', cover],
+          ['bermuda-common', bermuda],
+        ]
+      : [['tall-fescue', cover]],
   desired: ['tall-fescue'],
   factors: SUN,
 });
@@ -93,8 +99,15 @@ const LAWNS: readonly LawnSpec[] = [
     front: tallFescue(0.84),
     side: { ...tallFescue(0.66), factors: SHADE },
     patches: [[66, 20, 7, 11]],
-    fall: [['annual-bluegrass', 0.06], ['large-crabgrass', 0.08]],
-    spring: [['dandelion', 0.05], ['annual-bluegrass', 0.05], ['large-crabgrass', 0.08, false]],
+    fall: [
+      ['annual-bluegrass', 0.06],
+      ['large-crabgrass', 0.08],
+    ],
+    spring: [
+      ['dandelion', 0.05],
+      ['annual-bluegrass', 0.05],
+      ['large-crabgrass', 0.08, false],
+    ],
     assumedEdge: true,
     fed: true,
     probed: true,
@@ -106,20 +119,33 @@ const LAWNS: readonly LawnSpec[] = [
     upkeep: 'standard',
     lot: { width: 84, back: 40, house: 32, front: 26, side: 14, drive: 16 },
     back: {
-      stand: [['kentucky-bluegrass', 0.52], ['perennial-ryegrass', 0.3]],
+      stand: [
+        ['kentucky-bluegrass', 0.52],
+        ['perennial-ryegrass', 0.3],
+      ],
       desired: ['kentucky-bluegrass', 'perennial-ryegrass'],
       factors: SUN,
       irrigated: true,
     },
     front: {
-      stand: [['kentucky-bluegrass', 0.6], ['perennial-ryegrass', 0.32]],
+      stand: [
+        ['kentucky-bluegrass', 0.6],
+        ['perennial-ryegrass', 0.32],
+      ],
       desired: ['kentucky-bluegrass', 'perennial-ryegrass'],
       factors: SUN,
       irrigated: true,
     },
     patches: [[30, 18, 5, 5]],
-    fall: [['dandelion', 0.1], ['smooth-crabgrass', 0.06]],
-    spring: [['dandelion', 0.12], ['white-clover', 0.08], ['smooth-crabgrass', 0.06, false]],
+    fall: [
+      ['dandelion', 0.1],
+      ['smooth-crabgrass', 0.06],
+    ],
+    spring: [
+      ['dandelion', 0.12],
+      ['white-clover', 0.08],
+      ['smooth-crabgrass', 0.06, false],
+    ],
     probed: true,
   },
   {
@@ -129,12 +155,20 @@ const LAWNS: readonly LawnSpec[] = [
     upkeep: 'standard',
     lot: { width: 88, back: 42, house: 34, front: 28, side: 15, drive: 18 },
     back: {
-      stand: [['st-augustine', 0.82], ['bermuda-common', 0.06]],
+      stand: [
+        ['st-augustine', 0.82],
+        ['bermuda-common', 0.06],
+      ],
       desired: ['st-augustine'],
       factors: SHORT_SUN,
       irrigated: true,
     },
-    front: { stand: [['st-augustine', 0.9]], desired: ['st-augustine'], factors: SUN, irrigated: true },
+    front: {
+      stand: [['st-augustine', 0.9]],
+      desired: ['st-augustine'],
+      factors: SUN,
+      irrigated: true,
+    },
     side: {
       stand: [['st-augustine', 0.7]],
       desired: ['st-augustine'],
@@ -142,9 +176,15 @@ const LAWNS: readonly LawnSpec[] = [
       irrigated: true,
       treeRoots: true,
     },
-    patches: [[64, 16, 9, 6], [20, 12, 4, 4]],
+    patches: [
+      [64, 16, 9, 6],
+      [20, 12, 4, 4],
+    ],
     fall: [['dollarweed', 0.05]],
-    spring: [['dollarweed', 0.08], ['spotted-spurge', 0.03, false]],
+    spring: [
+      ['dollarweed', 0.08],
+      ['spotted-spurge', 0.03, false],
+    ],
     probed: true,
   },
   {
@@ -153,10 +193,26 @@ const LAWNS: readonly LawnSpec[] = [
     region: 'south',
     upkeep: 'showpiece',
     lot: { width: 76, back: 38, house: 32, front: 24, side: 12, drive: 16 },
-    back: { stand: [['zoysia-wide', 0.9]], desired: ['zoysia-wide'], factors: SUN, irrigated: true },
-    front: { stand: [['zoysia-wide', 0.94]], desired: ['zoysia-wide'], factors: SUN, irrigated: true },
-    fall: [['green-kyllinga', 0.1], ['yellow-nutsedge', 0.05]],
-    spring: [['green-kyllinga', 0.08, false], ['henbit', 0.03]],
+    back: {
+      stand: [['zoysia-wide', 0.9]],
+      desired: ['zoysia-wide'],
+      factors: SUN,
+      irrigated: true,
+    },
+    front: {
+      stand: [['zoysia-wide', 0.94]],
+      desired: ['zoysia-wide'],
+      factors: SUN,
+      irrigated: true,
+    },
+    fall: [
+      ['green-kyllinga', 0.1],
+      ['yellow-nutsedge', 0.05],
+    ],
+    spring: [
+      ['green-kyllinga', 0.08, false],
+      ['henbit', 0.03],
+    ],
   },
   {
     name: '220 Old Ferry Road',
@@ -164,10 +220,24 @@ const LAWNS: readonly LawnSpec[] = [
     region: 'transition',
     upkeep: 'showpiece',
     lot: { width: 120, back: 60, house: 44, front: 36, side: 20, drive: 22 },
-    back: { stand: [['bermuda-hybrid', 0.93]], desired: ['bermuda-hybrid'], factors: SHORT_SUN, irrigated: true },
-    front: { stand: [['bermuda-hybrid', 0.95]], desired: ['bermuda-hybrid'], factors: SHORT_SUN, irrigated: true },
+    back: {
+      stand: [['bermuda-hybrid', 0.93]],
+      desired: ['bermuda-hybrid'],
+      factors: SHORT_SUN,
+      irrigated: true,
+    },
+    front: {
+      stand: [['bermuda-hybrid', 0.95]],
+      desired: ['bermuda-hybrid'],
+      factors: SHORT_SUN,
+      irrigated: true,
+    },
     fall: [['goosegrass', 0.06]],
-    spring: [['annual-bluegrass', 0.07], ['henbit', 0.04], ['goosegrass', 0.06, false]],
+    spring: [
+      ['annual-bluegrass', 0.07],
+      ['henbit', 0.04],
+      ['goosegrass', 0.06, false],
+    ],
     fed: true,
   },
   {
@@ -177,18 +247,27 @@ const LAWNS: readonly LawnSpec[] = [
     upkeep: 'basic',
     lot: { width: 70, back: 34, house: 30, front: 22, side: 12, drive: 14 },
     back: {
-      stand: [['fine-fescue', 0.5], ['kentucky-bluegrass', 0.22]],
+      stand: [
+        ['fine-fescue', 0.5],
+        ['kentucky-bluegrass', 0.22],
+      ],
       desired: ['fine-fescue', 'kentucky-bluegrass'],
       factors: SHADE,
       treeRoots: true,
     },
     front: {
-      stand: [['kentucky-bluegrass', 0.7], ['fine-fescue', 0.16]],
+      stand: [
+        ['kentucky-bluegrass', 0.7],
+        ['fine-fescue', 0.16],
+      ],
       desired: ['kentucky-bluegrass', 'fine-fescue'],
       factors: SUN,
     },
     fall: [['ground-ivy', 0.12]],
-    spring: [['ground-ivy', 0.1], ['wild-violet', 0.04]],
+    spring: [
+      ['ground-ivy', 0.1],
+      ['wild-violet', 0.04],
+    ],
   },
   {
     name: '77 Bellweather Lane',
@@ -197,19 +276,29 @@ const LAWNS: readonly LawnSpec[] = [
     upkeep: 'showpiece',
     lot: { width: 104, back: 54, house: 40, front: 34, side: 18, drive: 20 },
     back: {
-      stand: [['tall-fescue', 0.78], ['kentucky-bluegrass', 0.12]],
+      stand: [
+        ['tall-fescue', 0.78],
+        ['kentucky-bluegrass', 0.12],
+      ],
       desired: ['tall-fescue', 'kentucky-bluegrass'],
       factors: SUN,
       irrigated: true,
     },
     front: {
-      stand: [['tall-fescue', 0.82], ['kentucky-bluegrass', 0.12]],
+      stand: [
+        ['tall-fescue', 0.82],
+        ['kentucky-bluegrass', 0.12],
+      ],
       desired: ['tall-fescue', 'kentucky-bluegrass'],
       factors: SUN,
       irrigated: true,
     },
     fall: [['white-clover', 0.04]],
-    spring: [['wild-garlic', 0.03], ['white-clover', 0.04], ['smooth-crabgrass', 0.03, false]],
+    spring: [
+      ['wild-garlic', 0.03],
+      ['white-clover', 0.04],
+      ['smooth-crabgrass', 0.03, false],
+    ],
     fed: true,
   },
   {
@@ -219,13 +308,19 @@ const LAWNS: readonly LawnSpec[] = [
     upkeep: 'basic',
     lot: { width: 80, back: 44, house: 30, front: 26, side: 14, drive: 14 },
     back: {
-      stand: [['centipede', 0.84], ['carpetgrass', 0.08]],
+      stand: [
+        ['centipede', 0.84],
+        ['carpetgrass', 0.08],
+      ],
       desired: ['centipede'],
       factors: SUN,
     },
     front: { stand: [['centipede', 0.9]], desired: ['centipede'], factors: SUN },
     fall: [['common-lespedeza', 0.1]],
-    spring: [['lawn-burweed', 0.04], ['common-lespedeza', 0.08, false]],
+    spring: [
+      ['lawn-burweed', 0.04],
+      ['common-lespedeza', 0.08, false],
+    ],
   },
   {
     name: '12 Heron Row',
@@ -233,10 +328,18 @@ const LAWNS: readonly LawnSpec[] = [
     region: 'transition',
     upkeep: 'standard',
     lot: { width: 66, back: 32, house: 28, front: 22, side: 10, drive: 14 },
-    back: { stand: [['zoysia-fine', 0.88]], desired: ['zoysia-fine'], factors: SHADE, treeRoots: true },
+    back: {
+      stand: [['zoysia-fine', 0.88]],
+      desired: ['zoysia-fine'],
+      factors: SHADE,
+      treeRoots: true,
+    },
     front: { stand: [['zoysia-fine', 0.92]], desired: ['zoysia-fine'], factors: SUN },
     fall: [['yellow-woodsorrel', 0.04]],
-    spring: [['common-chickweed', 0.06], ['yellow-woodsorrel', 0.03]],
+    spring: [
+      ['common-chickweed', 0.06],
+      ['yellow-woodsorrel', 0.03],
+    ],
   },
   {
     name: '30 Abbot Rise',
@@ -250,10 +353,18 @@ const LAWNS: readonly LawnSpec[] = [
       factors: SUN,
       dog: true,
     },
-    front: { stand: [['perennial-ryegrass', 0.8]], desired: ['perennial-ryegrass'], factors: SUN, dog: true },
+    front: {
+      stand: [['perennial-ryegrass', 0.8]],
+      desired: ['perennial-ryegrass'],
+      factors: SUN,
+      dog: true,
+    },
     patches: [[40, 24, 3, 3]],
     fall: [['broadleaf-plantain', 0.08]],
-    spring: [['broadleaf-plantain', 0.08], ['dandelion', 0.06]],
+    spring: [
+      ['broadleaf-plantain', 0.08],
+      ['dandelion', 0.06],
+    ],
   },
 ];
 
@@ -264,7 +375,14 @@ const box = (x: number, y: number, width: number, height: number) => [
   { x, y: y + height },
 ];
 
-function zone(lawn: number, index: number, name: string, spec: ZoneSpec, outline: ReturnType<typeof box>, assumed: boolean) {
+function zone(
+  lawn: number,
+  index: number,
+  name: string,
+  spec: ZoneSpec,
+  outline: ReturnType<typeof box>,
+  assumed: boolean,
+) {
   return {
     id: demoId(3, lawn * 16 + index),
     name,
@@ -295,9 +413,7 @@ function build(spec: LawnSpec, index: number): DemoLawn {
   const id = demoId(2, index);
   const zones = [
     zone(index, 1, 'Front', spec.front, box(0, back + house, width - drive, front), false),
-    ...(spec.side
-      ? [zone(index, 2, 'Side', spec.side, box(0, back, side, house), false)]
-      : []),
+    ...(spec.side ? [zone(index, 2, 'Side', spec.side, box(0, back, side, house), false)] : []),
     zone(index, 3, 'Back', spec.back, box(0, 0, width, back), spec.assumedEdge ?? false),
   ];
   const backZone = demoId(3, index * 16 + 3);
@@ -338,9 +454,20 @@ function build(spec: LawnSpec, index: number): DemoLawn {
       })),
       pointCount: undefined,
     }));
-  const visit = (number: number, date: string, weeds: readonly [string, number, boolean?][], note: string) => ({
+  const visit = (
+    number: number,
+    date: string,
+    weeds: readonly [string, number, boolean?][],
+    note: string,
+  ) => ({
     id: demoId(5, index * 16 + number),
-    body: { lawnId: id, date: date as VisitBody['date'], technician: 'Juno Marlowick', looks: looks(weeds), note },
+    body: {
+      lawnId: id,
+      date: date as VisitBody['date'],
+      technician: 'Juno Marlowick',
+      looks: looks(weeds),
+      note,
+    },
   });
   return {
     id,
@@ -359,7 +486,11 @@ function build(spec: LawnSpec, index: number): DemoLawn {
   };
 }
 
-function fallFeeding(lawnId: string, zoneId: string, outline: { x: number; y: number }[]): ApplicationRecordBody {
+function fallFeeding(
+  lawnId: string,
+  zoneId: string,
+  outline: { x: number; y: number }[],
+): ApplicationRecordBody {
   const xs = outline.map(({ x }) => x);
   const ys = outline.map(({ y }) => y);
   const areaFt2 = (Math.max(...xs) - Math.min(...xs)) * (Math.max(...ys) - Math.min(...ys));

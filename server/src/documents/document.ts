@@ -9,8 +9,10 @@ import {
 } from 'sequelize';
 
 /** A row whose content is one JSON body with a version: lawns, visits, records, readings. */
-export interface DocumentRow
-  extends Model<InferAttributes<DocumentRow>, InferCreationAttributes<DocumentRow>> {
+export interface DocumentRow extends Model<
+  InferAttributes<DocumentRow>,
+  InferCreationAttributes<DocumentRow>
+> {
   id: string;
   companyId: string;
   version: number;

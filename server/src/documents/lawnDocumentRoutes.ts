@@ -22,7 +22,9 @@ export interface LawnDocumentOptions<Body extends OfLawn> {
 }
 
 /** PUT of one kind of document that belongs to a lawn. */
-export function lawnDocumentRoutes<Body extends OfLawn>(options: LawnDocumentOptions<Body>): Router {
+export function lawnDocumentRoutes<Body extends OfLawn>(
+  options: LawnDocumentOptions<Body>,
+): Router {
   const router = Router();
   const putSchema = z.intersection(options.schema, z.object({ version: z.number().int().min(0) }));
   router.put('/:id', async (request, response) => {

@@ -41,7 +41,12 @@ export class DocumentStore<Body extends object> {
     const where: WhereOptions = { companyId, ...(lawnId ? { lawnId } : {}) };
     const rows = await this.model.findAll({
       where,
-      order: lawnId ? [['date', 'DESC'], ['id', 'DESC']] : [['id', 'ASC']],
+      order: lawnId
+        ? [
+            ['date', 'DESC'],
+            ['id', 'DESC'],
+          ]
+        : [['id', 'ASC']],
     });
     return rows.map((row) => stored<Body>(row));
   }

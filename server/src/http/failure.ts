@@ -66,5 +66,10 @@ export const failureHandler: ErrorRequestHandler = (error: unknown, request, res
 
 /** Body-parser's own errors: broken JSON, a body over the limit. */
 function isBodyError(error: unknown): error is Error {
-  return error instanceof Error && 'status' in error && typeof error.status === 'number' && error.status < 500;
+  return (
+    error instanceof Error &&
+    'status' in error &&
+    typeof error.status === 'number' &&
+    error.status < 500
+  );
 }

@@ -3,7 +3,10 @@ import { z } from 'zod';
 import { badInput } from './failure';
 
 /** The body of a request by its schema. @throws HttpFailure that names the fields */
-export function bodyOf<Schema extends z.ZodType>(request: Request, schema: Schema): z.output<Schema> {
+export function bodyOf<Schema extends z.ZodType>(
+  request: Request,
+  schema: Schema,
+): z.output<Schema> {
   const result = schema.safeParse(request.body);
   if (!result.success) throw badInput(result.error);
   return result.data;

@@ -8,7 +8,10 @@ afterAll(() => server.close());
 async function lawnOf(agent: Awaited<ReturnType<typeof signedInCompany>>['agent']) {
   const id = randomUUID();
   const body = lawnBody();
-  await agent.put(`/api/lawns/${id}`).send({ ...body, version: 0 }).expect(200);
+  await agent
+    .put(`/api/lawns/${id}`)
+    .send({ ...body, version: 0 })
+    .expect(200);
   return { id, body };
 }
 
@@ -23,13 +26,19 @@ describe('writing a lawn', () => {
   it('answers the same write again as the first time', async () => {
     const { agent } = await signedInCompany(server);
     const { id, body } = await lawnOf(agent);
-    const again = await agent.put(`/api/lawns/${id}`).send({ ...body, version: 0 }).expect(200);
+    const again = await agent
+      .put(`/api/lawns/${id}`)
+      .send({ ...body, version: 0 })
+      .expect(200);
     expect(again.body.version).toBe(1);
   });
   it('refuses a stale version and keeps the newer one', async () => {
     const { agent } = await signedInCompany(server);
     const { id, body } = await lawnOf(agent);
-    await agent.put(`/api/lawns/${id}`).send({ ...body, name: 'Mine', version: 1 }).expect(200);
+    await agent
+      .put(`/api/lawns/${id}`)
+      .send({ ...body, name: 'Mine', version: 1 })
+      .expect(200);
     const stale = await agent.put(`/api/lawns/${id}`).send({ ...body, name: 'Yours', version: 1 });
     expect(stale.status).toBe(409);
     expect(stale.body.error).toMatchObject({ code: 'stale-version', path: ['version'] });
@@ -38,20 +47,37 @@ describe('writing a lawn', () => {
   });
   it('does not make a lawn out of a version it never had', async () => {
     const { agent } = await signedInCompany(server);
-    await agent.put(`/api/lawns/${randomUUID()}`).send({ ...lawnBody(), version: 3 }).expect(404);
+    await agent
+      .put(`/api/lawns/${randomUUID()}`)
+      .send({ ...lawnBody(), version: 3 })
+      .expect(404);
   });
   it.each([
-    ['cover over 100 %', (b: ReturnType<typeof lawnBody>) => (b.zones[0]!.stand[0]!.cover = 1.2), 'zones.0.stand.0.cover'],
-    ['an unknown grass', (b: ReturnType<typeof lawnBody>) => (b.zones[0]!.stand[0]!.species = 'plush'), 'zones.0.stand.0.species'],
+    [
+      'cover over 100 %',
+      (b: ReturnType<typeof lawnBody>) => (b.zones[0]!.stand[0]!.cover = 1.2),
+      'zones.0.stand.0.cover',
+    ],
+    [
+      'an unknown grass',
+      (b: ReturnType<typeof lawnBody>) => (b.zones[0]!.stand[0]!.species = 'plush'),
+      'zones.0.stand.0.species',
+    ],
     ['no name', (b: ReturnType<typeof lawnBody>) => (b.name = ''), 'name'],
-    ['a line for an outline', (b: ReturnType<typeof lawnBody>) => b.zones[0]!.outline.splice(2), 'zones.0.outline'],
+    [
+      'a line for an outline',
+      (b: ReturnType<typeof lawnBody>) => b.zones[0]!.outline.splice(2),
+      'zones.0.outline',
+    ],
   ])('points at %s', async (_, spoil, path) => {
     const { agent } = await signedInCompany(server);
     const body = lawnBody();
     spoil(body);
     const response = await agent.put(`/api/lawns/${randomUUID()}`).send({ ...body, version: 0 });
     expect(response.status).toBe(422);
-    expect(response.body.error.issues.map((i: { path: string[] }) => i.path.join('.'))).toContain(path);
+    expect(response.body.error.issues.map((i: { path: string[] }) => i.path.join('.'))).toContain(
+      path,
+    );
   });
   it('points at a patch outside the lawn’s zones, and at an id that is none', async () => {
     const { agent } = await signedInCompany(server);
@@ -83,7 +109,9 @@ describe('one company never sees another’s', () => {
       const response = await other.agent.get(`/api/lawns/${id}${path}`);
       expect([path, response.status]).toEqual([path, 404]);
     }
-    const write = await other.agent.put(`/api/lawns/${id}`).send({ ...body, name: 'Taken', version: 1 });
+    const write = await other.agent
+      .put(`/api/lawns/${id}`)
+      .send({ ...body, name: 'Taken', version: 1 });
     expect(write.status).toBe(404);
     const visit = await other.agent.put(`/api/visits/${randomUUID()}`).send({
       lawnId: id,

@@ -25,7 +25,11 @@ interface LawnFile {
   readings: Stored<ReadingBody>[];
 }
 
-export const presentLawn = ({ id, version, body }: Stored<LawnBody>): Lawn => ({ ...body, id, version });
+export const presentLawn = ({ id, version, body }: Stored<LawnBody>): Lawn => ({
+  ...body,
+  id,
+  version,
+});
 
 const MOST_SUMMARIES_KEPT = 5000;
 
@@ -52,11 +56,11 @@ export class LawnService {
     const zones = new Set(body.zones.map((zone) => zone.id));
     body.patches.forEach((patch, index) => {
       if (!zones.has(patch.zoneId)) {
-        throw new HttpFailure('bad-input', 'the patch lies in a zone that this lawn does not have', [
-          'patches',
-          index,
-          'zoneId',
-        ]);
+        throw new HttpFailure(
+          'bad-input',
+          'the patch lies in a zone that this lawn does not have',
+          ['patches', index, 'zoneId'],
+        );
       }
     });
     return presentLawn(await this.lawns.put(companyId, id, version, body));
@@ -108,11 +112,13 @@ export class LawnService {
       }
       result.push(summary);
     }
-    return result.sort((a, b) => a.name.localeCompare(b.name));
+    return result.sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }));
   }
 }
 
-function byLawn<Body extends { lawnId: string }>(rows: Stored<Body>[]): Map<string, Stored<Body>[]> {
+function byLawn<Body extends { lawnId: string }>(
+  rows: Stored<Body>[],
+): Map<string, Stored<Body>[]> {
   const map = new Map<string, Stored<Body>[]>();
   for (const row of rows) {
     const list = map.get(row.body.lawnId);
@@ -161,7 +167,11 @@ function summarizeLawn(company: Company, file: LawnFile, weather: WeatherBundle)
     grasses: [...cover]
       .map(([species, share]) => ({ species, cover: share }))
       .sort((a, b) => b.cover - a.cover),
-    lastVisit: file.visits.map((visit) => visit.body.date).sort().pop() ?? null,
+    lastVisit:
+      file.visits
+        .map((visit) => visit.body.date)
+        .sort()
+        .pop() ?? null,
     due: season.steps
       .filter(({ state }) => state === 'open')
       .map((step) => ({

@@ -9,7 +9,10 @@ async function setUp() {
   const { agent } = await signedInCompany(server);
   const lawnId = randomUUID();
   const zoneId = randomUUID();
-  await agent.put(`/api/lawns/${lawnId}`).send({ ...lawnBody(zoneId), version: 0 }).expect(200);
+  await agent
+    .put(`/api/lawns/${lawnId}`)
+    .send({ ...lawnBody(zoneId), version: 0 })
+    .expect(200);
   const record = (fields: Record<string, unknown> = {}) => ({
     lawnId,
     zoneId,
@@ -18,7 +21,9 @@ async function setUp() {
     start: '09:00',
     end: '09:30',
     areaFt2: 3000,
-    materials: [{ kind: 'herbicide', slug: 'threeway-amine', amount: (64 * 3000) / 43_560, unit: 'fl-oz' }],
+    materials: [
+      { kind: 'herbicide', slug: 'threeway-amine', amount: (64 * 3000) / 43_560, unit: 'fl-oz' },
+    ],
     carrierGal: 3,
     weather: { airF: 72, windMph: 5, windFrom: 'W', sky: 'clear' },
     applicator: 'Test Person',
@@ -54,14 +59,25 @@ it('keeps an exceedance too, and flags it with the rule', async () => {
 
 it('judges the second walk with the first in mind', async () => {
   const { agent, record } = await setUp();
-  await agent.put(`/api/records/${randomUUID()}`).send(record({ date: '2026-04-01' })).expect(200);
+  await agent
+    .put(`/api/records/${randomUUID()}`)
+    .send(record({ date: '2026-04-01' }))
+    .expect(200);
   const second = await agent.put(`/api/records/${randomUUID()}`).send(record()).expect(200);
   expect(second.body.findings.map((f: { rule: string }) => f.rule)).toContain('interval');
 });
 
 it.each([
-  ['an unknown product', { materials: [{ kind: 'herbicide', slug: 'magic', amount: 1, unit: 'oz' }] }, 'materials.0.slug'],
-  ['a wrong unit', { materials: [{ kind: 'herbicide', slug: 'threeway-amine', amount: 1, unit: 'oz' }] }, 'materials.0.unit'],
+  [
+    'an unknown product',
+    { materials: [{ kind: 'herbicide', slug: 'magic', amount: 1, unit: 'oz' }] },
+    'materials.0.slug',
+  ],
+  [
+    'a wrong unit',
+    { materials: [{ kind: 'herbicide', slug: 'threeway-amine', amount: 1, unit: 'oz' }] },
+    'materials.0.unit',
+  ],
   ['nothing put down', { materials: [] }, 'materials'],
   ['no area', { areaFt2: 0 }, 'areaFt2'],
   ['a day to come', { date: '2026-04-09' }, 'date'],

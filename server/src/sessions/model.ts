@@ -1,4 +1,11 @@
-import { DataTypes, Model, type InferAttributes, type InferCreationAttributes, type ModelStatic, type Sequelize } from 'sequelize';
+import {
+  DataTypes,
+  Model,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type ModelStatic,
+  type Sequelize,
+} from 'sequelize';
 
 export interface UserRow extends Model<InferAttributes<UserRow>, InferCreationAttributes<UserRow>> {
   id: string;
@@ -10,8 +17,10 @@ export interface UserRow extends Model<InferAttributes<UserRow>, InferCreationAt
   passwordHash: string;
 }
 
-export interface SessionRow
-  extends Model<InferAttributes<SessionRow>, InferCreationAttributes<SessionRow>> {
+export interface SessionRow extends Model<
+  InferAttributes<SessionRow>,
+  InferCreationAttributes<SessionRow>
+> {
   tokenHash: string;
   userId: string;
   expiresAt: Date;

@@ -27,7 +27,10 @@ export function requireSession(sessions: SessionService): RequestHandler {
 }
 
 /** Sign in, who am I, sign out. Tries are counted by address and by e-mail. */
-export function sessionRoutes(sessions: SessionService, { secureCookie }: { secureCookie: boolean }): Router {
+export function sessionRoutes(
+  sessions: SessionService,
+  { secureCookie }: { secureCookie: boolean },
+): Router {
   const router = Router();
   const limiter = rateLimit({
     windowMs: TRIES_WINDOW_MS,

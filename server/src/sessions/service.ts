@@ -25,13 +25,18 @@ export class SessionService {
   ) {}
 
   /** @throws HttpFailure `wrong-credentials`, which does not say which of the two is wrong */
-  async signIn(email: string, password: string): Promise<SignedIn & { token: string; maxAgeMs: number }> {
+  async signIn(
+    email: string,
+    password: string,
+  ): Promise<SignedIn & { token: string; maxAgeMs: number }> {
     const row = await this.models.users.findOne({ where: { email: email.toLowerCase() } });
     const good = await passwordMatches(password, row?.passwordHash ?? (await nobody));
     if (!row || !good) {
-      throw new HttpFailure('wrong-credentials', 'The e-mail address or the password is not right.', [
-        'password',
-      ]);
+      throw new HttpFailure(
+        'wrong-credentials',
+        'The e-mail address or the password is not right.',
+        ['password'],
+      );
     }
     const token = randomBytes(32).toString('base64url');
     await this.models.sessions.create({
@@ -52,7 +57,11 @@ export class SessionService {
       session && session.expiresAt > this.now()
         ? await this.models.users.findOne({ where: { id: session.userId } })
         : null;
-    if (!row) throw new HttpFailure('signed-out', 'Sign in again; what you entered is kept on this device.');
+    if (!row)
+      throw new HttpFailure(
+        'signed-out',
+        'Sign in again; what you entered is kept on this device.',
+      );
     return signedIn(row);
   }
 

@@ -43,7 +43,9 @@ it('does not say whether the address or the password is wrong', async () => {
 });
 
 it('names the field of a malformed sign-in', async () => {
-  const response = await request(server.app).post('/api/session').send({ email: 'x', password: '' });
+  const response = await request(server.app)
+    .post('/api/session')
+    .send({ email: 'x', password: '' });
   expect(response.status).toBe(422);
   expect(response.body.error.issues.map((i: { path: string[] }) => i.path[0])).toEqual([
     'email',

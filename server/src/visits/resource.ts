@@ -16,10 +16,18 @@ export function visitResource(
       const { body } = await lawns.get(companyId, visit.lawnId);
       visit.looks.forEach((look, index) => {
         if (!body.zones.some(({ id }) => id === look.zoneId)) {
-          throw new HttpFailure('bad-input', 'this lawn has no such zone', ['looks', index, 'zoneId']);
+          throw new HttpFailure('bad-input', 'this lawn has no such zone', [
+            'looks',
+            index,
+            'zoneId',
+          ]);
         }
         if (look.patchId && !body.patches.some(({ id }) => id === look.patchId)) {
-          throw new HttpFailure('bad-input', 'this lawn has no such patch', ['looks', index, 'patchId']);
+          throw new HttpFailure('bad-input', 'this lawn has no such patch', [
+            'looks',
+            index,
+            'patchId',
+          ]);
         }
       });
     },

@@ -1,9 +1,19 @@
 import type { DailyWeather } from '@alfombra/core';
-import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type ModelStatic, type Sequelize } from 'sequelize';
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type ModelStatic,
+  type Sequelize,
+} from 'sequelize';
 
 /** A day of real weather that a company imported for a station. */
-export interface StationDayRow
-  extends Model<InferAttributes<StationDayRow>, InferCreationAttributes<StationDayRow>> {
+export interface StationDayRow extends Model<
+  InferAttributes<StationDayRow>,
+  InferCreationAttributes<StationDayRow>
+> {
   id: CreationOptional<number>;
   companyId: string;
   stationId: string;

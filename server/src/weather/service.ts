@@ -8,6 +8,7 @@ import {
 import { Op } from 'sequelize';
 import { HttpFailure } from '../http/failure';
 import type { Models } from '../models';
+import type { StationDayRow } from './model';
 import type { WeatherStation } from '../standins/weatherStation';
 
 export class WeatherService {
@@ -46,8 +47,10 @@ export class WeatherService {
 
   /** A mark that changes when a company's imported days do. */
   async stamp(companyId: string): Promise<string> {
-    const latest = await this.models.stationDays.max('updatedAt', { where: { companyId } });
-    return String(latest ?? 'none');
+    const latest = await this.models.stationDays.max<Date | null, StationDayRow>('updatedAt', {
+      where: { companyId },
+    });
+    return latest ? new Date(latest).toISOString() : 'none';
   }
 
   /** Takes a file of daily weather; with any fault in it nothing is kept. */

@@ -10,7 +10,10 @@ afterAll(() => server.close());
 async function lawn() {
   const { agent } = await signedInCompany(server);
   const id = randomUUID();
-  await agent.put(`/api/lawns/${id}`).send({ ...lawnBody(), version: 0 }).expect(200);
+  await agent
+    .put(`/api/lawns/${id}`)
+    .send({ ...lawnBody(), version: 0 })
+    .expect(200);
   return { agent, weather: async () => (await agent.get(`/api/lawns/${id}/weather`)).body };
 }
 
@@ -49,7 +52,9 @@ it('keeps nothing of a file with a fault, and says where it is', async () => {
 });
 
 it('has stations in three climates, each the same on every call', () => {
-  const today = '2026-07-01' as Parameters<NonNullable<ReturnType<typeof standInStations.get>>['measured']>[0];
+  const today = '2026-07-01' as Parameters<
+    NonNullable<ReturnType<typeof standInStations.get>>['measured']
+  >[0];
   const means = ['ridge', 'valley', 'flats'].map((id) => {
     const station = standInStations.get(id)!;
     expect(station.measured(today)).toEqual(station.measured(today));

@@ -1,0 +1,15 @@
+module.exports = {
+  preset: 'jest-expo/web',
+  displayName: 'app',
+  testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
+  setupFiles: ['<rootDir>/jest.setup.js'],
+  moduleNameMapper: {
+    '^@/(.*)$': '<rootDir>/src/$1',
+    '\\.css$': '<rootDir>/jest.empty.js',
+    '^lucide-react-native/icons/(.*)$':
+      '<rootDir>/../node_modules/lucide-react-native/dist/cjs/icons/$1.js',
+  },
+  transformIgnorePatterns: [
+    '/node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|nativewind|react-native-css-interop|lucide-react-native|uuid)/?)',
+  ],
+};

@@ -1,0 +1,51 @@
+import { failureSchema, type FailureCode } from '@alfombra/core';
+import type { z } from 'zod';
+
+/** A request that did not succeed; `offline` when no answer came at all. */
+export class RequestFailure extends Error {
+  constructor(
+    readonly code: FailureCode | 'offline',
+    message: string,
+    readonly path: readonly (string | number)[] = [],
+    readonly issues: readonly { path: readonly (string | number)[]; message: string }[] = [],
+  ) {
+    super(message);
+  }
+}
+
+async function send(method: string, url: string, body?: unknown): Promise<unknown> {
+  let response: Response;
+  try {
+    response = await fetch(url, {
+      method,
+      credentials: 'same-origin',
+      ...(body === undefined
+        ? {}
+        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    });
+  } catch {
+    throw new RequestFailure('offline', 'offline');
+  }
+  if (response.status === 204) return undefined;
+  const json: unknown = await response.json().catch(() => null);
+  if (response.ok) return json;
+  const failure = failureSchema.safeParse(json);
+  if (!failure.success) throw new RequestFailure('internal', 'internal');
+  const { code, message, path, issues } = failure.data.error;
+  throw new RequestFailure(code, message, path, issues);
+}
+
+/** Asks the server and holds the answer against the contract. */
+export async function request<Schema extends z.ZodType>(
+  schema: Schema,
+  method: 'GET' | 'PUT' | 'POST',
+  url: string,
+  body?: unknown,
+): Promise<z.output<Schema>> {
+  return schema.parse(await send(method, url, body));
+}
+
+/** Asks for something to be removed. */
+export async function remove(url: string): Promise<void> {
+  await send('DELETE', url);
+}

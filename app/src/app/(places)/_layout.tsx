@@ -1,0 +1,3 @@
+import { PlacesLayout } from '@/features/session/PlacesLayout';
+
+export default PlacesLayout;

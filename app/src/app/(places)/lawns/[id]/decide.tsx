@@ -1,0 +1,7 @@
+import { DecideScreen } from '@/features/walk/DecideScreen';
+import { useLocalSearchParams } from 'expo-router';
+
+export default function Route() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  return <DecideScreen lawnId={id} />;
+}

@@ -1,0 +1,7 @@
+import { StepMixScreen } from '@/features/mix/StepMixScreen';
+import { useLocalSearchParams } from 'expo-router';
+
+export default function Route() {
+  const { id, step } = useLocalSearchParams<{ id: string; step: string }>();
+  return <StepMixScreen lawnId={id} stepId={step} />;
+}

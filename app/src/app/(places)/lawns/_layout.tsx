@@ -1,0 +1,3 @@
+import { LawnsLayout } from '@/features/lawns/LawnsLayout';
+
+export default LawnsLayout;

@@ -1,0 +1,3 @@
+import { LawnsIndex } from '@/features/lawns/LawnsIndex';
+
+export default LawnsIndex;

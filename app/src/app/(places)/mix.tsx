@@ -1,0 +1,3 @@
+import { MixScreen } from '@/features/mix/MixScreen';
+
+export default MixScreen;

@@ -1,0 +1,3 @@
+import { CompanySeasonScreen } from '@/features/season/CompanySeasonScreen';
+
+export default CompanySeasonScreen;

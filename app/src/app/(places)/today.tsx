@@ -1,0 +1,3 @@
+import { TodayScreen } from '@/features/today/TodayScreen';
+
+export default TodayScreen;

@@ -1,0 +1,99 @@
+import type { LawnSummary } from '@alfombra/core';
+import { useRouter } from 'expo-router';
+import type { TFunction } from 'i18next';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { View } from 'react-native';
+import { useLawns } from '@/api/queries';
+import { useFailureWords } from '@/api/useFailureWords';
+import {
+  Button,
+  Empty,
+  Failed,
+  Field,
+  KnotGlyph,
+  ListRow,
+  Loading,
+  number,
+  percent,
+  Screen,
+  shortDay,
+} from '@/ui';
+import { searchLawns } from './searchLawns';
+
+function dueLine(t: TFunction, lawn: LawnSummary): string {
+  const first = [...lawn.due].sort((a, b) => (a.closes < b.closes ? -1 : 1))[0];
+  if (first) {
+    const line = t('lawns.dueUntil', {
+      what: t(`kind.${first.kind}`),
+      date: shortDay(first.closes),
+    });
+    return lawn.due.length > 1
+      ? `${line}, ${t('lawns.andMore', { count: lawn.due.length - 1 })}`
+      : line;
+  }
+  return lawn.next
+    ? t('lawns.next', { what: t(`kind.${lawn.next.kind}`), date: shortDay(lawn.next.opens) })
+    : t('lawns.nothingDue');
+}
+
+/** All lawns with grass, area, last visit and what is due. */
+export function LawnList({ chosenId }: { chosenId: string | null }) {
+  const { t } = useTranslation();
+  const router = useRouter();
+  const words = useFailureWords();
+  const lawns = useLawns();
+  const [query, setQuery] = useState('');
+  const found = searchLawns(lawns.data ?? [], query);
+  return (
+    <Screen
+      title={t('lawns.title')}
+      lead={lawns.data ? t('lawns.count', { count: lawns.data.length }) : undefined}
+    >
+      <Field label={t('lawns.search')} value={query} onChange={setQuery} testID="search" />
+      {lawns.error ? (
+        <Failed message={words(lawns.error)} onRetry={() => void lawns.refetch()} />
+      ) : lawns.isPending ? (
+        <Loading what={t('lawns.working')} />
+      ) : found.length === 0 ? (
+        <View className="items-center gap-3">
+          <Empty title={t('lawns.nothingFound', { query })} />
+          <Button kind="plain" label={t('lawns.clearSearch')} onPress={() => setQuery('')} />
+        </View>
+      ) : (
+        <View className="gap-3">
+          {found.map((lawn) => (
+            <ListRow
+              key={lawn.id}
+              testID={`lawn-${lawn.name}`}
+              title={lawn.name}
+              chosen={lawn.id === chosenId}
+              lines={[
+                lawn.grasses
+                  .slice(0, 2)
+                  .map(({ species, cover }) => `${t(`grass.${species}`)} ${percent(cover)}`)
+                  .join(' · '),
+                `${t('common.ft2', { value: number(lawn.areaFt2) })} · ${
+                  lawn.lastVisit
+                    ? t('lawns.lastVisit', { date: shortDay(lawn.lastVisit) })
+                    : t('lawns.noVisit')
+                }`,
+                dueLine(t, lawn),
+              ]}
+              onPress={() => router.push(`/lawns/${lawn.id}`)}
+              aside={
+                lawn.due.length > 0 ? (
+                  <View className="flex-row gap-1">
+                    {[...new Set(lawn.due.map(({ kind }) => kind))].slice(0, 3).map((kind) => (
+                      <KnotGlyph key={kind} kind={kind} size={26} />
+                    ))}
+                  </View>
+                ) : null
+              }
+            />
+          ))}
+        </View>
+      )}
+    </Screen>
+  );
+}

@@ -1,0 +1,221 @@
+import { zoneArea } from '@alfombra/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { View } from 'react-native';
+import { useFailureWords } from '@/api/useFailureWords';
+import { useLawnSeason } from '@/features/season/useLawnSeason';
+import { SeasonStrip } from '@/features/season/SeasonStrip';
+import { gradeName } from '@/features/season/productWords';
+import { useWalkStore } from '@/state/walkStore';
+import {
+  Button,
+  Card,
+  Chip,
+  daySpan,
+  Failed,
+  Loading,
+  number,
+  Provenance,
+  Screen,
+  shortDay,
+  fullDay,
+  Tag,
+  Title,
+  useWide,
+  Words,
+} from '@/ui';
+import { LawnPlan } from './LawnPlan';
+import { StandRows } from './StandRows';
+
+const CROSSING_SHOWN = 'crabgrass-germinates';
+
+/** One lawn: its plan to scale, the stand of each zone, and the strip of its season. */
+export function LawnScreen({ lawnId }: { lawnId: string }) {
+  const { t } = useTranslation();
+  const router = useRouter();
+  const wide = useWide();
+  const words = useFailureWords();
+  const { question, view, records, visits, error, retry } = useLawnSeason(lawnId);
+  const walk = useWalkStore(({ walks }) => walks[lawnId]);
+  const [picked, setPicked] = useState<string | null>(null);
+  const onBack = wide ? undefined : () => router.push('/lawns');
+  if (error && !view) {
+    return (
+      <Screen title={t('lawns.title')} onBack={onBack}>
+        <Failed message={words(error)} onRetry={retry} />
+      </Screen>
+    );
+  }
+  if (!question || !view) {
+    return (
+      <Screen title={t('lawns.title')} onBack={onBack}>
+        <Loading what={t('season.working')} />
+      </Screen>
+    );
+  }
+  const { lawn, weather } = question;
+  const largest = [...lawn.zones].sort((a, b) => zoneArea(b) - zoneArea(a))[0]!;
+  const zone = lawn.zones.find(({ id }) => id === picked) ?? largest;
+  const soil = view.soil[zone.id]!;
+  const now = soil.meanF[soil.measuredDays - 1] ?? null;
+  const crossing = soil.crossings[CROSSING_SHOWN];
+  const clashes = view.season.clashes.filter(({ choice }) => choice === null).length;
+  const today = weather.days[weather.days.length - 1]!;
+  const history = [
+    ...visits.map((visit) => ({
+      key: visit.id,
+      date: visit.date,
+      words: t('lawn.visitOn', { date: fullDay(visit.date) }),
+      over: false,
+    })),
+    ...records.map((record) => ({
+      key: record.id,
+      date: record.date,
+      words: t('lawn.recordOn', {
+        date: fullDay(record.date),
+        what: `${record.materials
+          .map(({ kind, slug }) =>
+            kind === 'herbicide'
+              ? t(`herbicide.${slug}`)
+              : kind === 'seed'
+                ? t(`grass.${slug}`)
+                : gradeName(slug),
+          )
+          .join(' + ')} · ${lawn.zones.find(({ id }) => id === record.zoneId)?.name ?? ''}`,
+      }),
+      over: record.findings.some(({ severity }) => severity === 'exceeds'),
+    })),
+  ].sort((a, b) => (a.date < b.date ? 1 : -1));
+  const stand = (
+    <Card>
+      <Title>{`${t('lawn.stand')} · ${zone.name}`}</Title>
+      <StandRows zone={zone} />
+    </Card>
+  );
+  return (
+    <Screen
+      title={lawn.name}
+      lead={`${lawn.customer} · ${t('common.ft2', { value: number(lawn.zones.reduce((sum, z) => sum + zoneArea(z), 0)) })}`}
+      onBack={onBack}
+      aside={
+        weather.station.standIn ? <Tag label={t('common.standIn')} tone="caution" /> : undefined
+      }
+      footer={
+        <View className="flex-row gap-2">
+          <View className="flex-1">
+            <Button
+              kind="plain"
+              label={t('lawn.season')}
+              onPress={() => router.push(`/lawns/${lawnId}/season`)}
+              testID="to-season"
+            />
+          </View>
+          <View className="flex-1">
+            <Button
+              label={walk ? t('lawn.continueWalk') : t('lawn.walk')}
+              onPress={() => router.push(`/lawns/${lawnId}/walk`)}
+              testID="to-walk"
+            />
+          </View>
+        </View>
+      }
+    >
+      <View className="gap-4 lg:flex-row">
+        <View className="lg:flex-1">
+          <LawnPlan lawn={lawn} zoneId={zone.id} height={wide ? 270 : 210} onZone={setPicked} />
+        </View>
+        {wide ? <View className="flex-1">{stand}</View> : null}
+      </View>
+      <View className="flex-row flex-wrap gap-2">
+        {lawn.zones.map((entry) => (
+          <Chip
+            key={entry.id}
+            label={entry.name}
+            chosen={entry.id === zone.id}
+            onPress={() => setPicked(entry.id)}
+          />
+        ))}
+        {lawn.zones.some(({ edges }) => edges.includes('assumed')) ? (
+          <Words size="note" tone="quiet" className="self-center">
+            {t('lawn.assumed')}
+          </Words>
+        ) : null}
+      </View>
+      <Card>
+        <View className="flex-row items-start justify-between gap-3">
+          <Provenance
+            title={t('strip.sourceTitle')}
+            lines={[
+              t('strip.sourceFormula', { response: number(soil.response * 100) }),
+              t('strip.sourceSite', { offset: number(soil.offsetF, 1) }),
+              soil.readings > 0
+                ? t('strip.sourceProbe', { count: soil.readings, bias: number(soil.biasF, 1) })
+                : t('strip.sourceNoProbe'),
+              t('strip.sourceBand'),
+              t('strip.changes'),
+            ]}
+            source="memory"
+            note={t('strip.sourceRef')}
+          >
+            <Words size="note" tone="second">
+              {t('lawn.soilTitle')}
+            </Words>
+            <Words size="figure" display testID="soil-now">
+              {now === null ? '–' : `${number(now, 1)} °F`}
+            </Words>
+          </Provenance>
+          <View className="shrink items-end">
+            <Words size="note" tone="second" className="text-right">
+              {t('lawn.crossTitle', { threshold: crossing?.thresholdF ?? 55 })}
+            </Words>
+            {crossing ? (
+              crossing.measured ? (
+                <Words weight="bold" tone="cool" className="text-right">
+                  {t('lawn.measuredOn', { date: shortDay(crossing.date) })}
+                </Words>
+              ) : (
+                <>
+                  <Words size="lead" weight="bold" tone="cool" className="text-right">
+                    {daySpan(crossing.early, crossing.late)}
+                  </Words>
+                  <Words size="note" tone="second" className="text-right">
+                    {t('lawn.median', { date: shortDay(crossing.date) })}
+                  </Words>
+                </>
+              )
+            ) : (
+              <Words tone="second">{t('lawn.notThisYear')}</Words>
+            )}
+          </View>
+        </View>
+        <SeasonStrip
+          soil={soil}
+          steps={view.season.steps.filter(({ zoneId }) => zoneId === zone.id)}
+        />
+        <Words size="note" tone="quiet">
+          {t('lawn.weather', { high: number(today.tmaxF), low: number(today.tminF) })}
+        </Words>
+      </Card>
+      {clashes > 0 ? (
+        <Button
+          kind="equal"
+          label={t('lawn.clash', { count: clashes })}
+          onPress={() => router.push(`/lawns/${lawnId}/season`)}
+        />
+      ) : null}
+      {wide ? null : stand}
+      {history.length > 0 ? (
+        <Card>
+          <Title>{t('lawn.history')}</Title>
+          {history.map((entry) => (
+            <View key={entry.key} className="flex-row items-center gap-2">
+              <Words className="flex-1">{entry.words}</Words>
+              {entry.over ? <Tag label={t('lawn.overLimit')} tone="stop" /> : null}
+            </View>
+          ))}
+        </Card>
+      ) : null}
+    </Screen>
+  );
+}

@@ -1,0 +1,113 @@
+import { fertilizer, mixCard } from '@alfombra/core';
+import { useRouter } from 'expo-router';
+import { useTranslation } from 'react-i18next';
+import { useFailureWords } from '@/api/useFailureWords';
+import { gradeName } from '@/features/season/productWords';
+import { useLawnSeason } from '@/features/season/useLawnSeason';
+import { usePreferenceStore } from '@/state/preferenceStore';
+import {
+  Button,
+  Card,
+  Empty,
+  Failed,
+  Field,
+  Loading,
+  number,
+  Screen,
+  typedNumber,
+  Words,
+} from '@/ui';
+import { MixCardView } from './MixCardView';
+import { SpreadCardView } from './SpreadCardView';
+
+/** Size of a bag of seed, lb. */
+const SEED_BAG_LB = 50;
+
+/** The mix or spreader card of one step. */
+export function StepMixScreen({ lawnId, stepId }: { lawnId: string; stepId: string }) {
+  const { t } = useTranslation();
+  const router = useRouter();
+  const words = useFailureWords();
+  const { question, view, error, retry } = useLawnSeason(lawnId);
+  const { tankGal, setTank } = usePreferenceStore();
+  const onBack = () => router.push(`/lawns/${lawnId}/season`);
+  const step = view?.season.steps.find(({ id }) => id === stepId);
+  if (!question || !view || !step || step.kind === 'look-again') {
+    return (
+      <Screen title={t('mix.title')} dye="indigo" onBack={onBack}>
+        {error ? (
+          <Failed message={words(error)} onRetry={retry} />
+        ) : view ? (
+          <Empty title={t('season.empty')} />
+        ) : (
+          <Loading />
+        )}
+      </Screen>
+    );
+  }
+  const zone = question.lawn.zones.find(({ id }) => id === step.zoneId);
+  const spray = step.kind === 'prevent' || step.kind === 'control';
+  const tank = typedNumber(tankGal);
+  const goodTank = tank !== null && tank > 0;
+  return (
+    <Screen
+      title={t(spray ? 'mix.title' : 'mix.spreadTitle')}
+      lead={`${question.lawn.name} · ${zone?.name ?? ''}, ${t('common.ft2', { value: number(step.areaFt2) })}`}
+      dye="indigo"
+      onBack={onBack}
+      footer={
+        <Button
+          label={t('mix.done')}
+          testID="record-it"
+          onPress={() => router.push(`/lawns/${lawnId}/record/${encodeURIComponent(step.id)}`)}
+          wide
+        />
+      }
+    >
+      {step.kind === 'prevent' || step.kind === 'control' ? (
+        <>
+          <Field
+            label={t('mix.tank')}
+            unit={t('mix.gal')}
+            numeric
+            value={tankGal}
+            onChange={setTank}
+            error={goodTank ? undefined : t('mix.positive')}
+            testID="tank"
+          />
+          {goodTank ? (
+            <MixCardView
+              card={mixCard({
+                products: step.products,
+                areaFt2: step.areaFt2,
+                carrierGalPer1000: step.carrierGalPer1000,
+                tankGal: tank,
+              })}
+            />
+          ) : null}
+          {step.testSpot ? (
+            <Card tone="caution">
+              <Words weight="bold">{t('rule.control-test-spot')}</Words>
+            </Card>
+          ) : null}
+        </>
+      ) : step.kind === 'feed' ? (
+        <SpreadCardView
+          name={gradeName(step.fertilizer)}
+          lbPer1000={step.productLbPer1000}
+          areaFt2={step.areaFt2}
+          bagLb={fertilizer(step.fertilizer)?.bagLb ?? SEED_BAG_LB}
+          caution={t('mix.feedCaution')}
+        />
+      ) : (
+        <SpreadCardView
+          name={t(`grass.${step.species}`)}
+          lbPer1000={step.ratePer1000}
+          areaFt2={step.areaFt2}
+          bagLb={SEED_BAG_LB}
+          caution={t('mix.seedCaution')}
+        />
+      )}
+    </Screen>
+  );
+}

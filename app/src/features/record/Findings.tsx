@@ -1,0 +1,42 @@
+import { useTranslation } from 'react-i18next';
+import { View } from 'react-native';
+import { checkWords } from '@/features/season/reasonWords';
+import { Card, Tag, Words } from '@/ui';
+
+/** What the checker says: exceedances in madder with the rule, cautions in weld. */
+export function Findings({
+  findings,
+}: {
+  findings: readonly {
+    rule: string;
+    severity: 'exceeds' | 'caution';
+    material: string | null;
+    inputs: Record<string, string | number>;
+  }[];
+}) {
+  const { t, i18n } = useTranslation();
+  return (
+    <View className="gap-2">
+      {findings.map((finding, index) => (
+        <Card
+          key={`${finding.rule}-${finding.material ?? ''}-${index}`}
+          tone={finding.severity === 'exceeds' ? 'stop' : 'caution'}
+          testID={`finding-${finding.rule}`}
+        >
+          <Tag
+            label={t(finding.severity === 'exceeds' ? 'record.exceeds' : 'record.caution')}
+            tone={finding.severity === 'exceeds' ? 'stop' : 'caution'}
+          />
+          <Words weight="bold" tone={finding.severity === 'exceeds' ? 'stop' : 'ink'}>
+            {checkWords(t, finding)}
+          </Words>
+          {finding.material && i18n.exists(`herbicide.${finding.material}`) ? (
+            <Words size="note" tone="second">
+              {t(`herbicide.${finding.material}`)}
+            </Words>
+          ) : null}
+        </Card>
+      ))}
+    </View>
+  );
+}

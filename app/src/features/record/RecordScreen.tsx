@@ -1,0 +1,365 @@
+import {
+  applicationsOf,
+  checkApplication,
+  zoneArea,
+  type Application,
+  type ApplicationRecord,
+  type Step,
+} from '@alfombra/core';
+import { useRouter } from 'expo-router';
+import { useEffect, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { View } from 'react-native';
+import { usePutRecord, useSession } from '@/api/queries';
+import { useFailureWords } from '@/api/useFailureWords';
+import { gradeName } from '@/features/season/productWords';
+import type { SeasonQuestion } from '@/features/season/seasonView';
+import { useLawnSeason } from '@/features/season/useLawnSeason';
+import { useRecordStore, type RecordDraft } from '@/state/recordStore';
+import {
+  Button,
+  Card,
+  Empty,
+  Failed,
+  Field,
+  Loading,
+  number,
+  PickerField,
+  Screen,
+  SelectField,
+  Title,
+  typedNumber,
+  Words,
+} from '@/ui';
+import { Findings } from './Findings';
+import { readRecord } from './readRecord';
+
+const WINDS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW', 'calm'] as const;
+const SKIES = ['clear', 'part-cloudy', 'overcast', 'rain'] as const;
+const AMOUNT_DIGITS = 3;
+
+/** Writes down what was really done; the checker speaks, and refuses nothing. */
+export function RecordScreen({ lawnId, stepId }: { lawnId: string; stepId: string }) {
+  const { t } = useTranslation();
+  const router = useRouter();
+  const words = useFailureWords();
+  const { question, view, error, retry } = useLawnSeason(lawnId);
+  const [kept, setKept] = useState<ApplicationRecord | null>(null);
+  const onBack = () => router.push(`/lawns/${lawnId}/season`);
+  if (kept) return <Kept record={kept} lawnId={lawnId} />;
+  const step = view?.season.steps.find(({ id }) => id === stepId);
+  const application = step ? applicationsOf(step)[0] : undefined;
+  if (!question || !view || !step || !application) {
+    return (
+      <Screen title={t('record.title')} onBack={onBack}>
+        {error ? (
+          <Failed message={words(error)} onRetry={retry} />
+        ) : view ? (
+          <Empty title={t('season.empty')} />
+        ) : (
+          <Loading />
+        )}
+      </Screen>
+    );
+  }
+  return <Form question={question} step={step} application={application} onKept={setKept} />;
+}
+
+function Form({
+  question,
+  step,
+  application,
+  onKept,
+}: {
+  question: SeasonQuestion;
+  step: Step;
+  application: Application;
+  onKept: (record: ApplicationRecord) => void;
+}) {
+  const { t } = useTranslation();
+  const router = useRouter();
+  const words = useFailureWords();
+  const session = useSession();
+  const { lawn, company, weather } = question;
+  const zone = lawn.zones.find(({ id }) => id === step.zoneId)!;
+  const spray = step.kind === 'prevent' || step.kind === 'control';
+  const { drafts, open, change, finish } = useRecordStore();
+  const draft = drafts[step.id];
+  const putRecord = usePutRecord(lawn.id);
+  const [tried, setTried] = useState(false);
+  const today = weather.days[weather.days.length - 1]!;
+
+  useEffect(() => {
+    if (draft || !session.data) return;
+    open(step.id, {
+      area: number(step.areaFt2, 0).replace(/,/g, ''),
+      amounts: application.materials.map(({ amount }) =>
+        String(Number(amount.toFixed(AMOUNT_DIGITS))),
+      ),
+      carrier: spray
+        ? String(Number(((step.areaFt2 / 1000) * step.carrierGalPer1000).toFixed(2)))
+        : '',
+      date: company.today,
+      start: '',
+      end: '',
+      air: String(Math.round(today.tmaxF)),
+      wind: String(Math.round(today.windMph ?? 5)),
+      windFrom: 'W',
+      sky: 'part-cloudy',
+      applicator: session.data.name,
+      licence: session.data.licence,
+      note: '',
+    });
+  }, [draft, session.data, open, step, application, spray, company.today, today]);
+
+  if (!draft) {
+    return (
+      <Screen title={t('record.title')}>
+        <Loading />
+      </Screen>
+    );
+  }
+  const set = (part: Partial<RecordDraft>) => change(step.id, part);
+  const read = readRecord(draft, {
+    lawnId: lawn.id,
+    zoneId: zone.id,
+    stepId: step.id,
+    today: company.today,
+    materials: application.materials,
+    targets: spray ? step.control.map(({ weed }) => weed) : [],
+    spray,
+  });
+  const error = (field: keyof typeof read.errors) => {
+    const key = read.errors[field];
+    return key && (tried || draft[field] !== '') ? t(key) : undefined;
+  };
+  const preview = read.body
+    ? checkApplication(
+        { ...read.body, id: draft.recordId },
+        {
+          stand: zone.stand,
+          desired: zone.desired,
+          zoneFt2: zoneArea(zone),
+          others: question.records.filter(({ zoneId }) => zoneId === zone.id),
+          airHighF: read.body.weather.airF,
+          windMph: read.body.weather.windMph,
+          irrigated: zone.site.irrigated === true,
+          certified: company.policy.certified,
+          confirmedLabels: company.policy.confirmedLabels,
+        },
+      )
+    : [];
+  const save = () => {
+    setTried(true);
+    if (!read.body) return;
+    putRecord.mutate(
+      { id: draft.recordId, body: read.body },
+      {
+        onSuccess: (record) => {
+          finish(step.id);
+          onKept(record);
+        },
+      },
+    );
+  };
+  const nameOf = (kind: string, slug: string) =>
+    kind === 'herbicide'
+      ? t(`herbicide.${slug}`)
+      : kind === 'seed'
+        ? t(`grass.${slug}`)
+        : gradeName(slug);
+  return (
+    <Screen
+      title={t('record.title')}
+      lead={`${lawn.name} · ${zone.name}`}
+      onBack={() => router.push(`/lawns/${lawn.id}/season`)}
+      footer={
+        <>
+          {putRecord.error ? (
+            <Failed message={`${words(putRecord.error)} ${t('common.kept')}`} />
+          ) : null}
+          <Button
+            label={t('record.save')}
+            onPress={save}
+            busy={putRecord.isPending ? t('common.loading') : null}
+            testID="keep-record"
+            wide
+          />
+        </>
+      }
+    >
+      <Card>
+        <Title>{t('record.what')}</Title>
+        <Field
+          label={t('record.area')}
+          unit="ft²"
+          numeric
+          value={draft.area}
+          onChange={(area) => set({ area })}
+          error={error('area')}
+          testID="record-area"
+        />
+        {application.materials.map((material, index) => {
+          const unit = t(`unit.${material.unit}`);
+          return (
+            <Field
+              key={material.slug}
+              label={`${nameOf(material.kind, material.slug)}: ${t('record.used').toLowerCase()}`}
+              unit={unit}
+              numeric
+              value={draft.amounts[index] ?? ''}
+              onChange={(text) =>
+                set({ amounts: draft.amounts.map((a, i) => (i === index ? text : a)) })
+              }
+              hint={t('record.planned', {
+                value: number(material.amount, AMOUNT_DIGITS),
+                unit,
+              })}
+              error={
+                read.badAmounts[index] && (tried || (draft.amounts[index] ?? '') !== '')
+                  ? t('record.number')
+                  : undefined
+              }
+              testID={`amount-${index}`}
+            />
+          );
+        })}
+        {spray ? (
+          <Field
+            label={t('record.water')}
+            unit={t('mix.gal')}
+            numeric
+            value={draft.carrier}
+            onChange={(carrier) => set({ carrier })}
+            error={error('carrier')}
+          />
+        ) : null}
+      </Card>
+      <Card>
+        <PickerField
+          type="date"
+          label={t('record.date')}
+          value={draft.date}
+          max={company.today}
+          onChange={(date) => set({ date })}
+          error={error('date')}
+        />
+        <View className="flex-row gap-3">
+          <View className="flex-1">
+            <PickerField
+              type="time"
+              label={t('record.start')}
+              value={draft.start}
+              onChange={(start) => set({ start })}
+              error={error('start')}
+            />
+          </View>
+          <View className="flex-1">
+            <PickerField
+              type="time"
+              label={t('record.end')}
+              value={draft.end}
+              onChange={(end) => set({ end })}
+              error={error('end')}
+            />
+          </View>
+        </View>
+      </Card>
+      <Card>
+        <Title>{t('record.weather')}</Title>
+        <View className="flex-row gap-3">
+          <View className="flex-1">
+            <Field
+              label={t('record.air')}
+              unit="°F"
+              numeric
+              value={draft.air}
+              onChange={(air) => set({ air })}
+              error={error('air')}
+              testID="record-air"
+            />
+          </View>
+          <View className="flex-1">
+            <Field
+              label={t('record.wind')}
+              unit="mph"
+              numeric
+              value={draft.wind}
+              onChange={(wind) => set({ wind })}
+              error={error('wind')}
+              testID="record-wind"
+            />
+          </View>
+        </View>
+        <View className="flex-row gap-3">
+          <View className="flex-1">
+            <SelectField
+              label={t('record.windFrom')}
+              value={draft.windFrom}
+              options={WINDS.map((value) => ({ value, label: value }))}
+              onChange={(windFrom) => set({ windFrom })}
+            />
+          </View>
+          <View className="flex-1">
+            <SelectField
+              label={t('record.sky')}
+              value={draft.sky}
+              options={SKIES.map((value) => ({ value, label: t(`record.skies.${value}`) }))}
+              onChange={(sky) => set({ sky })}
+            />
+          </View>
+        </View>
+      </Card>
+      <Card>
+        <Field
+          label={t('record.applicator')}
+          value={draft.applicator}
+          onChange={(applicator) => set({ applicator })}
+          error={error('applicator')}
+        />
+        <Field
+          label={t('record.licence')}
+          value={draft.licence}
+          onChange={(licence) => set({ licence })}
+          error={error('licence')}
+          testID="record-licence"
+        />
+        <Field
+          label={`${t('record.note')} (${t('common.optional')})`}
+          value={draft.note}
+          onChange={(note) => set({ note })}
+          multiline
+        />
+      </Card>
+      {preview.length > 0 && typedNumber(draft.area) !== null ? (
+        <View className="gap-2">
+          <Title>{t('record.preview')}</Title>
+          <Findings findings={preview} />
+        </View>
+      ) : null}
+    </Screen>
+  );
+}
+
+function Kept({ record, lawnId }: { record: ApplicationRecord; lawnId: string }) {
+  const { t } = useTranslation();
+  const router = useRouter();
+  return (
+    <Screen
+      title={t('record.saved')}
+      footer={
+        <Button
+          label={t('record.toLawn')}
+          onPress={() => router.replace(`/lawns/${lawnId}`)}
+          testID="to-lawn"
+          wide
+        />
+      }
+    >
+      <Words size="lead" testID="record-kept">
+        {t(record.findings.length === 0 ? 'record.savedClean' : 'record.savedFlagged')}
+      </Words>
+      <Findings findings={record.findings} />
+    </Screen>
+  );
+}

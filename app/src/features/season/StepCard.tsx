@@ -1,0 +1,252 @@
+import { herbicide, type Exclusion, type Gate, type Step } from '@alfombra/core';
+import { useRouter } from 'expo-router';
+import type { TFunction } from 'i18next';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { View } from 'react-native';
+import {
+  Button,
+  Card,
+  KnotGlyph,
+  number,
+  Provenance,
+  rate,
+  shortDay,
+  fullDay,
+  Sheet,
+  Tag,
+  Words,
+} from '@/ui';
+import { amountWords, per1000Words, productLines } from './productWords';
+import { reasonWords } from './reasonWords';
+import { stepName } from './stepName';
+
+export function gateWords(t: TFunction, gate: Gate): string {
+  switch (gate.kind) {
+    case 'air':
+      return gate.minF === null
+        ? t('gate.airMax', { max: gate.maxF })
+        : t('gate.air', { min: gate.minF, max: gate.maxF });
+    case 'wind':
+      return t('gate.wind', { min: gate.minMph, max: gate.maxMph });
+    case 'dry-leaf-hours':
+      return t('gate.dry-leaf-hours', { hours: gate.hours });
+    case 'water-in':
+      return t('gate.water-in', {
+        inches: gate.inches[0] === gate.inches[1] ? gate.inches[0] : gate.inches.join('–'),
+        days: gate.withinDays ?? 7,
+      });
+    case 'soil':
+      return t('gate.soil', { min: gate.minF, max: gate.maxF });
+    default:
+      return t(`gate.${gate.kind}`);
+  }
+}
+
+function windowLines(t: TFunction, { window }: Step): string[] {
+  const { basis } = window;
+  if (basis.kind === 'soil') {
+    return [
+      t('season.windowSoil', {
+        threshold: basis.thresholdF,
+        direction: t(`season.direction.${basis.direction}`),
+        date: fullDay(window.opens),
+        early: fullDay(basis.early),
+        late: fullDay(basis.late),
+      }),
+    ];
+  }
+  return [t(basis.kind === 'air' ? 'season.windowAir' : 'season.windowCalendar')];
+}
+
+/** Products with a use here first; the ones that would do nothing anyway last. */
+function byUse(excluded: readonly Exclusion[]): Exclusion[] {
+  const useless = (e: Exclusion) => (e.reasons.some(({ rule }) => rule === 'R12-no-use') ? 1 : 0);
+  return [...excluded].sort((a, b) => useless(a) - useless(b));
+}
+
+/** One step: when, what, how much, on which conditions, why, and what was left out. */
+export function StepCard({
+  step,
+  lawnId,
+  zoneName,
+}: {
+  step: Step;
+  lawnId: string;
+  zoneName: string;
+}) {
+  const { t } = useTranslation();
+  const router = useRouter();
+  const [showExcluded, setShowExcluded] = useState(false);
+  const lines = productLines(t, step);
+  const excluded = step.kind === 'prevent' || step.kind === 'control' ? step.excluded : [];
+  const area =
+    step.kind === 'prevent' || step.kind === 'control'
+      ? t(step.method === 'spot' ? 'season.spot' : 'season.wholeZone', {
+          area: number(step.areaFt2),
+        })
+      : t('common.ft2', { value: number(step.areaFt2) });
+  const plugs = step.kind === 'seed' && step.material === 'plugs';
+  return (
+    <Card testID={`step-${step.kind}`}>
+      <View className="flex-row items-start gap-3">
+        <KnotGlyph kind={step.kind} size={34} />
+        <View className="min-w-0 flex-1">
+          <Words size="lead" weight="bold">
+            {stepName(t, step)}
+          </Words>
+          <Words size="note" tone="second">
+            {`${zoneName} · ${area}`}
+          </Words>
+        </View>
+        <Tag
+          label={
+            step.state === 'done'
+              ? t('season.done')
+              : step.state === 'open'
+                ? t('season.open')
+                : t('season.upcoming', { date: shortDay(step.window.opens) })
+          }
+          tone={step.state === 'open' ? 'good' : 'panel'}
+        />
+      </View>
+      <Provenance
+        title={t('season.windowTitle')}
+        lines={windowLines(t, step)}
+        source={step.window.basis.kind === 'soil' ? 'memory' : 'common-practice'}
+      >
+        <View className="flex-row flex-wrap gap-x-5 gap-y-1">
+          {(['opens', 'best', 'closes'] as const).map((edge) => (
+            <View key={edge}>
+              <Words size="note" tone="quiet">
+                {t(`season.${edge}`)}
+              </Words>
+              <Words weight={edge === 'best' ? 'bold' : 'semi'} tabular>
+                {shortDay(step.window[edge])}
+              </Words>
+            </View>
+          ))}
+        </View>
+      </Provenance>
+      {plugs ? (
+        <Words weight="bold">{t('season.plugs', { count: step.total })}</Words>
+      ) : (
+        lines.map((line) => {
+          const product = herbicide(line.slug);
+          return (
+            <Provenance
+              key={line.slug}
+              title={line.name}
+              lines={[
+                t('season.rateFormula', {
+                  perAcre: rate(line.ratePerAcre),
+                  per1000: rate(line.ratePer1000),
+                  unit: line.unit,
+                }),
+                t('season.rateAmount', {
+                  area: number(step.areaFt2),
+                  total: rate(line.total),
+                  unit: line.unit,
+                }),
+                ...(product
+                  ? [
+                      t('season.rateCap', {
+                        max: product.maxPerApplication,
+                        year: product.maxPerYear,
+                        unit: line.unit,
+                      }),
+                    ]
+                  : []),
+              ]}
+              source={product?.source.kind ?? 'memory'}
+              note={t('season.labelNote')}
+            >
+              <Words weight="bold">{line.name}</Words>
+              <Words>{per1000Words(t, line)}</Words>
+              <Words tone="second">{amountWords(t, line, step.areaFt2)}</Words>
+            </Provenance>
+          );
+        })
+      )}
+      {step.kind === 'prevent' || step.kind === 'control' ? (
+        <View className="flex-row flex-wrap gap-2">
+          {step.control.map(({ weed, expectedPct }) => (
+            <Tag
+              key={weed}
+              label={t('season.expected', { weed: t(`weed.${weed}`), pct: number(expectedPct) })}
+              tone="cool"
+            />
+          ))}
+          <Tag label={t('season.carrier', { value: step.carrierGalPer1000 })} />
+        </View>
+      ) : null}
+      {step.gates.length > 0 ? (
+        <View className="gap-1">
+          <Words size="note" weight="semi" tone="quiet">
+            {t('season.gates')}
+          </Words>
+          {step.gates.map((gate) => (
+            <Words key={gate.kind}>{gateWords(t, gate)}</Words>
+          ))}
+        </View>
+      ) : null}
+      <View className="gap-1">
+        <Words size="note" weight="semi" tone="quiet">
+          {t('season.because')}
+        </Words>
+        {step.because.map((reason) => (
+          <Words key={reason.rule}>{reasonWords(t, reason)}</Words>
+        ))}
+      </View>
+      {excluded.length > 0 ? (
+        <Button
+          kind="plain"
+          label={t('season.excluded', { count: excluded.length })}
+          onPress={() => setShowExcluded(true)}
+        />
+      ) : null}
+      {step.kind === 'look-again' || step.state === 'done' ? null : (
+        <View className="flex-row gap-2">
+          {plugs ? null : (
+            <View className="flex-1">
+              <Button
+                kind={step.state === 'open' ? 'main' : 'plain'}
+                testID={`mix-${step.kind}`}
+                label={t(
+                  step.kind === 'feed' || step.kind === 'seed'
+                    ? 'season.spreadCard'
+                    : 'season.mixCard',
+                )}
+                onPress={() => router.push(`/lawns/${lawnId}/mix/${encodeURIComponent(step.id)}`)}
+              />
+            </View>
+          )}
+          <View className="flex-1">
+            <Button
+              kind="plain"
+              label={t('season.record')}
+              onPress={() => router.push(`/lawns/${lawnId}/record/${encodeURIComponent(step.id)}`)}
+            />
+          </View>
+        </View>
+      )}
+      <Sheet
+        open={showExcluded}
+        title={t('season.excludedTitle')}
+        onClose={() => setShowExcluded(false)}
+      >
+        <Words tone="second">{t('season.excludedLead')}</Words>
+        {byUse(excluded).map((entry) => (
+          <View key={entry.herbicide} className="gap-0.5">
+            <Words weight="bold">{t(`herbicide.${entry.herbicide}`)}</Words>
+            {entry.reasons.map((reason, index) => (
+              <Words key={`${reason.rule}-${index}`} size="note" tone="second">
+                {reasonWords(t, reason)}
+              </Words>
+            ))}
+          </View>
+        ))}
+      </Sheet>
+    </Card>
+  );
+}

@@ -1,0 +1,64 @@
+import { herbicide, perAcre, toPer1000, type Step } from '@alfombra/core';
+import type { TFunction } from 'i18next';
+import { number, rate } from '@/ui';
+
+/** Name, rate and amount of each product of a step, as lines. */
+export interface ProductLine {
+  slug: string;
+  name: string;
+  unit: string;
+  ratePerAcre: number;
+  ratePer1000: number;
+  total: number;
+}
+
+/** The products of a step with their rates; empty for looking again. */
+export function productLines(t: TFunction, step: Step): ProductLine[] {
+  switch (step.kind) {
+    case 'prevent':
+    case 'control':
+      return step.products.map(({ herbicide: slug, ratePerAcre }) => ({
+        slug,
+        name: t(`herbicide.${slug}`),
+        unit: t(`unit.${herbicide(slug)?.unit ?? 'oz'}`),
+        ratePerAcre,
+        ratePer1000: toPer1000(perAcre(ratePerAcre)),
+        total: (ratePerAcre * step.areaFt2) / 43_560,
+      }));
+    case 'feed':
+      return [
+        {
+          slug: step.fertilizer,
+          name: gradeName(step.fertilizer),
+          unit: t('unit.lb'),
+          ratePerAcre: step.productLbPer1000 * 43.56,
+          ratePer1000: step.productLbPer1000,
+          total: step.totalLb,
+        },
+      ];
+    case 'seed':
+      return [
+        {
+          slug: step.species,
+          name: t(`grass.${step.species}`),
+          unit: step.material === 'plugs' ? '' : t('unit.lb'),
+          ratePerAcre: step.ratePer1000 * 43.56,
+          ratePer1000: step.ratePer1000,
+          total: step.total,
+        },
+      ];
+    case 'look-again':
+      return [];
+  }
+}
+
+/** "24-0-11" of a fertilizer slug. */
+export const gradeName = (slug: string): string => slug.split('-').slice(0, 3).join('-');
+
+/** "1.47 fl oz per 1,000 ft²". */
+export const per1000Words = (t: TFunction, line: ProductLine): string =>
+  t('season.per1000', { value: rate(line.ratePer1000), unit: line.unit }).replace('  ', ' ');
+
+/** "8.8 fl oz for 6,000 ft²". */
+export const amountWords = (t: TFunction, line: ProductLine, areaFt2: number): string =>
+  t('season.amount', { value: `${rate(line.total)} ${line.unit}`.trim(), area: number(areaFt2) });

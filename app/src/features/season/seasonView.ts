@@ -1,0 +1,93 @@
+import {
+  findingsOf,
+  lawnSeason,
+  responseAtDepth,
+  SEASON_DEPTH_IN,
+  seasonRequestSchema,
+  siteOffset,
+  stripThresholds,
+  zoneBias,
+  type Application,
+  type Company,
+  type Lawn,
+  type LocalDate,
+  type ProbeReading,
+  type Season,
+  type SoilCrossing,
+  type VisitBody,
+  type WeatherBundle,
+} from '@alfombra/core';
+
+/** What the screens show of a zone's soil: plain data, so that it can leave a worker. */
+export interface SoilView {
+  start: LocalDate;
+  today: LocalDate;
+  measuredDays: number;
+  meanF: (number | null)[];
+  lowF: (number | null)[];
+  highF: (number | null)[];
+  /** Expected crossings of the lines on the strip, by slug. */
+  crossings: Record<string, SoilCrossing | null>;
+  /** °F that the site adds to the air today, share of the gap closed a day, °F from the probe. */
+  offsetF: number;
+  response: number;
+  biasF: number;
+  readings: number;
+}
+
+export interface SeasonView {
+  season: Season;
+  soil: Record<string, SoilView>;
+}
+
+/** Everything a lawn's year is worked out from. */
+export interface SeasonQuestion {
+  company: Company;
+  lawn: Lawn;
+  visits: VisitBody[];
+  records: Application[];
+  readings: ProbeReading[];
+  weather: WeatherBundle;
+}
+
+/** Works out a lawn's year. Runs in a worker; pure, so that tests call it as it is. */
+export function seasonView(question: SeasonQuestion): SeasonView {
+  const { company, lawn, visits, records, readings, weather } = question;
+  const request = seasonRequestSchema.parse({
+    today: company.today,
+    region: lawn.region,
+    upkeep: lawn.upkeep,
+    zones: lawn.zones,
+    findings: findingsOf(visits),
+    policy: company.policy,
+    choices: lawn.choices,
+  });
+  const { season, soil } = lawnSeason(request, weather, readings, records);
+  const views = lawn.zones.map((zone): [string, SoilView] => {
+    const own = soil.get(zone.id);
+    if (!own) throw new RangeError(`no soil season for zone ${zone.id}`);
+    const probes = readings.filter(({ zoneId }) => zoneId === zone.id);
+    return [
+      zone.id,
+      {
+        start: own.start,
+        today: own.today,
+        measuredDays: own.measuredDays,
+        meanF: own.meanF,
+        lowF: own.lowF,
+        highF: own.highF,
+        crossings: Object.fromEntries(
+          stripThresholds.map(({ slug, valueF }) => [
+            slug,
+            own.crossing(valueF, slug === 'annual-bluegrass-germinates' ? 'falling' : 'rising'),
+          ]),
+        ),
+        offsetF: siteOffset(zone.site.factors, company.today),
+        response: responseAtDepth(SEASON_DEPTH_IN),
+        biasF: probes.length > 0 ? zoneBias(zone.site.factors, weather, probes).biasF : 0,
+        readings: probes.length,
+      },
+    ];
+  });
+  return { season, soil: Object.fromEntries(views) };
+}

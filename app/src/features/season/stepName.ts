@@ -1,0 +1,18 @@
+import type { Step } from '@alfombra/core';
+import type { TFunction } from 'i18next';
+
+/** What a step is called in a list and on the strip. */
+export function stepName(t: TFunction, step: Step): string {
+  switch (step.kind) {
+    case 'prevent':
+      return `${t('kind.prevent')} ${t(`group.${step.group}`)}`;
+    case 'control':
+      return `${t('kind.control')} ${step.control.map(({ weed }) => t(`weed.${weed}`).toLowerCase()).join(', ')}`;
+    case 'feed':
+      return `${t('kind.feed')} ${t('season.nitrogenShort', { value: step.nLbPer1000 })}`;
+    case 'seed':
+      return `${t('kind.seed')} ${t(`grass.${step.species}`).toLowerCase()}`;
+    case 'look-again':
+      return t('kind.look-again');
+  }
+}

@@ -1,0 +1,58 @@
+import { useQuery } from '@tanstack/react-query';
+import { useCompany, useLawn, useReadings, useRecords, useVisits, useWeather } from '@/api/queries';
+import { askSeason } from '@/workers/askSeason';
+import type { SeasonQuestion } from './seasonView';
+
+const versions = (rows: readonly { id: string; version: number }[]) =>
+  rows.map(({ id, version }) => `${id}@${version}`);
+
+/** A lawn with everything about it, and its year; worked out anew when any of it changes. */
+export function useLawnSeason(lawnId: string) {
+  const company = useCompany();
+  const lawn = useLawn(lawnId);
+  const visits = useVisits(lawnId);
+  const records = useRecords(lawnId);
+  const readings = useReadings(lawnId);
+  const weather = useWeather(lawnId);
+  const parts = [company, lawn, visits, records, readings, weather];
+  const question: SeasonQuestion | null =
+    company.data && lawn.data && visits.data && records.data && readings.data && weather.data
+      ? {
+          company: company.data,
+          lawn: lawn.data,
+          visits: visits.data,
+          records: records.data,
+          readings: readings.data,
+          weather: weather.data,
+        }
+      : null;
+  const view = useQuery({
+    queryKey: [
+      'season',
+      lawnId,
+      question && [
+        question.company.today,
+        question.company.version,
+        question.lawn.version,
+        question.weather.today,
+        question.weather.station.standIn,
+        versions(visits.data ?? []),
+        versions(records.data ?? []),
+        versions(readings.data ?? []),
+      ],
+    ],
+    queryFn: () => askSeason(question as SeasonQuestion),
+    enabled: question !== null,
+    staleTime: Infinity,
+    placeholderData: (previous) => previous,
+  });
+  const failed = parts.find(({ error }) => error)?.error ?? view.error;
+  return {
+    question,
+    view: view.data ?? null,
+    records: records.data ?? [],
+    visits: visits.data ?? [],
+    error: failed,
+    retry: () => parts.forEach((part) => void part.refetch()),
+  };
+}

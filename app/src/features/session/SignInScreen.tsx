@@ -1,0 +1,67 @@
+import { useRouter, type Href } from 'expo-router';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { View } from 'react-native';
+import { useSignIn } from '@/api/queries';
+import { RequestFailure } from '@/api/request';
+import { useFailureWords } from '@/api/useFailureWords';
+import { Button, Field, Selvedge, Title, Words } from '@/ui';
+
+/** The door. After it the technician is back where they were. */
+export function SignInScreen({ next }: { next: string | undefined }) {
+  const { t } = useTranslation();
+  const router = useRouter();
+  const words = useFailureWords();
+  const signIn = useSignIn();
+  const [email, setEmail] = useState('');
+  const [password, setPassword] = useState('');
+  const failure = signIn.error;
+  const issues = failure instanceof RequestFailure ? failure.issues : [];
+  const issue = (field: string) => issues.find(({ path }) => path[0] === field)?.message;
+  const submit = () =>
+    signIn.mutate(
+      { email: email.trim(), password },
+      {
+        onSuccess: () => router.replace((next && next.startsWith('/') ? next : '/lawns') as Href),
+      },
+    );
+  return (
+    <View className="flex-1 bg-ground">
+      <Selvedge />
+      <View className="w-full max-w-[420px] flex-1 justify-center gap-5 self-center p-5">
+        <View className="gap-1">
+          <Words size="figure" display>
+            {t('app')}
+          </Words>
+          <Title>{t('signIn.title')}</Title>
+          <Words tone="second">{t('signIn.lead')}</Words>
+        </View>
+        <Field
+          label={t('signIn.email')}
+          value={email}
+          onChange={setEmail}
+          autoComplete="email"
+          error={issue('email')}
+          testID="email"
+        />
+        <Field
+          label={t('signIn.password')}
+          value={password}
+          onChange={setPassword}
+          secret
+          autoComplete="current-password"
+          onSubmit={submit}
+          error={issue('password') ?? (failure && issues.length === 0 ? words(failure) : undefined)}
+          testID="password"
+        />
+        <Button
+          label={t('signIn.submit')}
+          onPress={submit}
+          busy={signIn.isPending ? t('common.loading') : null}
+          testID="sign-in"
+          wide
+        />
+      </View>
+    </View>
+  );
+}

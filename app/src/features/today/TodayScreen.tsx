@@ -1,0 +1,127 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { View } from 'react-native';
+import { useCompany, useLawns, useSession, useSignOut, useUpdateCompany } from '@/api/queries';
+import { useFailureWords } from '@/api/useFailureWords';
+import {
+  Button,
+  Card,
+  Empty,
+  Failed,
+  KnotGlyph,
+  ListRow,
+  Loading,
+  longDay,
+  PickerField,
+  Screen,
+  shortDay,
+  Sheet,
+  Tag,
+  Words,
+} from '@/ui';
+
+/** What is open today, the window that closes first on top. */
+export function TodayScreen() {
+  const { t } = useTranslation();
+  const router = useRouter();
+  const words = useFailureWords();
+  const session = useSession();
+  const company = useCompany();
+  const lawns = useLawns();
+  const signOut = useSignOut();
+  const [moving, setMoving] = useState(false);
+  const due = (lawns.data ?? [])
+    .filter((lawn) => lawn.due.length > 0)
+    .map((lawn) => ({
+      lawn,
+      first: [...lawn.due].sort((a, b) => (a.closes < b.closes ? -1 : 1))[0]!,
+    }))
+    .sort((a, b) => (a.first.closes < b.first.closes ? -1 : 1));
+  return (
+    <Screen
+      title={t('today.title')}
+      lead={company.data ? longDay(company.data.today) : undefined}
+      aside={
+        <Button
+          kind="quiet"
+          label={t('signIn.signOut')}
+          onPress={() => signOut.mutate(undefined, { onSettled: () => router.replace('/sign-in') })}
+        />
+      }
+    >
+      {company.data?.clock.kind === 'fixed' ? (
+        <Card tone="caution">
+          <Words weight="semi">{t('today.fixedDay', { date: shortDay(company.data.today) })}</Words>
+          {session.data?.role === 'owner' ? (
+            <Button kind="equal" label={t('today.moveDay')} onPress={() => setMoving(true)} />
+          ) : (
+            <Words size="note" tone="second">
+              {t('today.ownerOnly')}
+            </Words>
+          )}
+        </Card>
+      ) : null}
+      {lawns.error ? (
+        <Failed message={words(lawns.error)} onRetry={() => void lawns.refetch()} />
+      ) : lawns.isPending ? (
+        <Loading />
+      ) : due.length === 0 ? (
+        <Empty title={t('today.nothing')} lead={t('today.nothingLead')} />
+      ) : (
+        <View className="gap-3">
+          {due.map(({ lawn, first }) => (
+            <ListRow
+              key={lawn.id}
+              title={lawn.name}
+              lines={[
+                `${t(`kind.${first.kind}`)} · ${first.zone}`,
+                t('today.dueCount', { count: lawn.due.length }),
+              ]}
+              onPress={() => router.push(`/lawns/${lawn.id}/season`)}
+              aside={
+                <View className="items-end gap-1">
+                  <KnotGlyph kind={first.kind} />
+                  <Tag label={t('today.closesSoon', { date: shortDay(first.closes) })} />
+                </View>
+              }
+            />
+          ))}
+        </View>
+      )}
+      {company.data ? (
+        <MoveDay open={moving} onClose={() => setMoving(false)} today={company.data.today} />
+      ) : null}
+    </Screen>
+  );
+}
+
+function MoveDay({ open, onClose, today }: { open: boolean; onClose: () => void; today: string }) {
+  const { t } = useTranslation();
+  const words = useFailureWords();
+  const company = useCompany();
+  const update = useUpdateCompany();
+  const [day, setDay] = useState(today);
+  const move = () => {
+    if (!company.data) return;
+    const { policy, version } = company.data;
+    update.mutate(
+      { clock: { kind: 'fixed', date: day as typeof company.data.today }, policy, version },
+      { onSuccess: onClose },
+    );
+  };
+  return (
+    <Sheet open={open} title={t('today.moveDay')} onClose={onClose}>
+      <Words tone="second">{t('today.moveDayLead')}</Words>
+      <PickerField type="date" label={t('today.day')} value={day} onChange={setDay} />
+      {update.error ? <Failed message={words(update.error)} /> : null}
+      <Button
+        label={t('common.save')}
+        onPress={move}
+        disabled={day === ''}
+        busy={update.isPending ? t('common.loading') : null}
+        wide
+      />
+    </Sheet>
+  );
+}

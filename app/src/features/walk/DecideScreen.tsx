@@ -1,0 +1,381 @@
+import {
+  cause as causeOf,
+  causes,
+  findingsOf,
+  UNKNOWN_CAUSE,
+  weeds as allWeeds,
+  type Decision,
+  type VisitBody,
+} from '@alfombra/core';
+import { useRouter } from 'expo-router';
+import { useEffect, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Pressable, View } from 'react-native';
+import { usePutVisit, useSession } from '@/api/queries';
+import { useFailureWords } from '@/api/useFailureWords';
+import type { SeasonQuestion, SeasonView } from '@/features/season/seasonView';
+import { useLawnSeason } from '@/features/season/useLawnSeason';
+import { useWalkStore, type WalkDraft, type WeedDraft } from '@/state/walkStore';
+import {
+  Button,
+  Card,
+  Chip,
+  daysOn,
+  Empty,
+  Failed,
+  Field,
+  Loading,
+  number,
+  percent,
+  PickerField,
+  Screen,
+  SelectField,
+  Tag,
+  Title,
+  Words,
+} from '@/ui';
+import { readWeeds } from './readWeeds';
+import { useWalkDiagnosis } from './useWalkDiagnosis';
+
+/** Days until an undecided patch is looked at again. */
+const RECHECK_DAYS = 7;
+const LEAVE_DAYS = 14;
+
+/** What the technician makes of it, and what grows in the zone; then the walk is kept. */
+export function DecideScreen({ lawnId }: { lawnId: string }) {
+  const { t } = useTranslation();
+  const router = useRouter();
+  const words = useFailureWords();
+  const { question, view, error, retry } = useLawnSeason(lawnId);
+  const walk = useWalkStore(({ walks }) => walks[lawnId]);
+  const back = () => router.push(`/lawns/${lawnId}/walk`);
+  if (error && !view) {
+    return (
+      <Screen title={t('decide.title')} onBack={back}>
+        <Failed message={words(error)} onRetry={retry} />
+      </Screen>
+    );
+  }
+  if (!question || !view) {
+    return (
+      <Screen title={t('decide.title')} onBack={back}>
+        <Loading what={t('season.working')} />
+      </Screen>
+    );
+  }
+  if (!walk) {
+    return (
+      <Screen title={t('decide.title')} onBack={() => router.push(`/lawns/${lawnId}`)}>
+        <Empty title={t('walk.chooseZone')} />
+        <Button label={t('lawn.walk')} onPress={back} />
+      </Screen>
+    );
+  }
+  return <Decide question={question} view={view} walk={walk} />;
+}
+
+function Decide({
+  question,
+  view,
+  walk,
+}: {
+  question: SeasonQuestion;
+  view: SeasonView;
+  walk: WalkDraft;
+}) {
+  const { t } = useTranslation();
+  const router = useRouter();
+  const words = useFailureWords();
+  const session = useSession();
+  const { lawn, company } = question;
+  const zone = lawn.zones.find(({ id }) => id === walk.zoneId)!;
+  const { diagnosis } = useWalkDiagnosis(question, view, zone, walk);
+  const store = useWalkStore();
+  const putVisit = usePutVisit(lawn.id);
+  const [tried, setTried] = useState(false);
+
+  // What is known of the zone's weeds is where the technician starts from.
+  useEffect(() => {
+    if (walk.weeds !== null) return;
+    const known = findingsOf(question.visits).find(({ zoneId }) => zoneId === zone.id);
+    store.change(lawn.id, {
+      weeds: (known?.weeds ?? []).map(({ weed, cover, growing }) => ({
+        weed,
+        cover: number(cover * 100, 1),
+        growing,
+      })),
+    });
+  }, [walk.weeds, question.visits, zone.id, lawn.id, store]);
+
+  const drafts = walk.weeds ?? [];
+  const read = readWeeds(drafts);
+  const grassPct = zone.stand.reduce((sum, { cover }) => sum + cover, 0) * 100;
+  const tooMuch = read.totalPct + grassPct > 100.5;
+  const decide = (decision: Decision) => store.change(lawn.id, { decision });
+  const setWeeds = (weeds: WeedDraft[]) => store.change(lawn.id, { weeds });
+  const leading = diagnosis.posterior
+    .filter(({ cause }) => cause !== UNKNOWN_CAUSE)
+    .slice(0, 3)
+    .map(({ cause, p }) => ({ cause, p }));
+  const decision = walk.decision;
+  const day = decision && decision.kind !== 'cause' ? decision.lookAgainOn : null;
+  const badDay = day !== null && day <= company.today;
+
+  const save = () => {
+    setTried(true);
+    if (!decision || !read.findings || tooMuch || badDay) return;
+    const body: VisitBody = {
+      lawnId: lawn.id,
+      date: company.today,
+      technician: session.data?.name ?? '',
+      note: '',
+      looks: [
+        {
+          zoneId: zone.id,
+          patchId: walk.patchId,
+          answers: walk.answers,
+          tests: walk.tests,
+          leading,
+          decision,
+          weeds: read.findings,
+          pointCount: undefined,
+        },
+      ],
+    };
+    putVisit.mutate(
+      { id: walk.visitId, version: 0, body },
+      {
+        onSuccess: () => {
+          store.finish(lawn.id);
+          router.replace(`/lawns/${lawn.id}/season`);
+        },
+      },
+    );
+  };
+
+  const top = leading[0];
+  const chosen = decision?.kind === 'cause' ? decision.cause : null;
+  return (
+    <Screen
+      title={t('decide.title')}
+      lead={`${lawn.name} · ${zone.name}`}
+      onBack={() => router.push(`/lawns/${lawn.id}/walk`)}
+      footer={
+        <>
+          {putVisit.error ? (
+            <Failed message={`${words(putVisit.error)} ${t('common.kept')}`} />
+          ) : null}
+          {tried && !decision ? (
+            <Words weight="semi" tone="stop" role="alert">
+              {t('decide.chooseFirst')}
+            </Words>
+          ) : null}
+          <Button
+            label={t('decide.save')}
+            onPress={save}
+            busy={putVisit.isPending ? t('common.loading') : null}
+            testID="keep-walk"
+            wide
+          />
+        </>
+      }
+    >
+      <View className="gap-2">
+        {leading.map(({ cause, p }) => (
+          <Choice
+            key={cause}
+            testID={`confirm-${cause}`}
+            label={t('decide.confirm', { cause: t(`cause.${cause}`) })}
+            aside={t('common.percent', { value: percent(p) })}
+            chosen={chosen === cause}
+            onPress={() => decide({ kind: 'cause', cause })}
+          />
+        ))}
+        <SelectField
+          label={t('decide.other')}
+          value={chosen && !leading.some(({ cause }) => cause === chosen) ? chosen : ''}
+          options={[
+            { value: '', label: '–' },
+            ...causes
+              .map(({ slug }) => ({ value: slug, label: t(`cause.${slug}`) }))
+              .sort((a, b) => a.label.localeCompare(b.label)),
+          ]}
+          onChange={(cause) => cause !== '' && decide({ kind: 'cause', cause })}
+        />
+        <Choice
+          testID="cannot-tell"
+          label={t('decide.cannotTell')}
+          lead={t('decide.cannotTellLead')}
+          chosen={decision?.kind === 'cannot-tell'}
+          onPress={() =>
+            decide({
+              kind: 'cannot-tell',
+              lookAgainOn: daysOn(company.today, RECHECK_DAYS) as typeof company.today,
+            })
+          }
+        />
+        <Choice
+          testID="leave"
+          label={t('decide.leave')}
+          lead={t('decide.leaveLead')}
+          chosen={decision?.kind === 'leave'}
+          onPress={() =>
+            decide({
+              kind: 'leave',
+              cause: top && top.p >= 0.5 ? top.cause : null,
+              lookAgainOn: daysOn(company.today, LEAVE_DAYS) as typeof company.today,
+            })
+          }
+        />
+        {decision && decision.kind !== 'cause' ? (
+          <PickerField
+            type="date"
+            label={t('decide.lookAgain')}
+            value={decision.lookAgainOn}
+            min={daysOn(company.today, 1)}
+            onChange={(lookAgainOn) =>
+              lookAgainOn !== '' &&
+              decide({ ...decision, lookAgainOn: lookAgainOn as typeof company.today })
+            }
+            error={badDay ? t('decide.pastDay') : undefined}
+          />
+        ) : null}
+      </View>
+      {chosen ? (
+        <Card tone="caution">
+          <Words weight="bold">
+            {`${t('decide.action')}: ${t(`action.${causeOf(chosen)?.action ?? 'wait'}`)}`}
+          </Words>
+          <Words size="note" tone="second">
+            {t('decide.caution')}
+          </Words>
+        </Card>
+      ) : null}
+      <View className="gap-1">
+        <Title>{t('decide.weeds')}</Title>
+        <Words tone="second">{t('decide.weedsLead')}</Words>
+      </View>
+      {drafts.map((draft, index) => (
+        <Card key={draft.weed}>
+          <View className="flex-row items-center gap-3">
+            <Words weight="bold" className="min-w-0 flex-1">
+              {t(`weed.${draft.weed}`)}
+            </Words>
+            <Button
+              kind="quiet"
+              label={t('decide.removeShort')}
+              onPress={() => setWeeds(drafts.filter((_, i) => i !== index))}
+            />
+          </View>
+          <View className="flex-row items-end gap-3">
+            <View className="w-[150px]">
+              <Field
+                label={t('decide.cover')}
+                unit="%"
+                numeric
+                value={draft.cover}
+                testID={`cover-${draft.weed}`}
+                onChange={(cover) =>
+                  setWeeds(drafts.map((d, i) => (i === index ? { ...d, cover } : d)))
+                }
+                error={read.bad[index] ? t('decide.coverRange') : undefined}
+              />
+            </View>
+            <Chip
+              label={t(draft.growing ? 'decide.growing' : 'decide.known')}
+              chosen={draft.growing}
+              onPress={() =>
+                setWeeds(drafts.map((d, i) => (i === index ? { ...d, growing: !d.growing } : d)))
+              }
+            />
+          </View>
+        </Card>
+      ))}
+      {tooMuch ? (
+        <Words weight="semi" tone="stop" role="alert">
+          {t('decide.coverTotal', { value: number(read.totalPct), grass: number(grassPct) })}
+        </Words>
+      ) : null}
+      <AddWeed
+        taken={drafts.map(({ weed }) => weed)}
+        onAdd={(weed) => setWeeds([...drafts, { weed, cover: '5', growing: true }])}
+      />
+    </Screen>
+  );
+}
+
+function Choice({
+  label,
+  lead,
+  aside,
+  chosen,
+  onPress,
+  testID,
+}: {
+  label: string;
+  lead?: string;
+  aside?: string;
+  chosen: boolean;
+  onPress: () => void;
+  testID: string;
+}) {
+  return (
+    <Pressable
+      role="radio"
+      aria-checked={chosen}
+      aria-label={label}
+      testID={testID}
+      onPress={onPress}
+      className={`min-h-[56px] flex-row items-center gap-3 rounded-2xl border-2 px-4 py-3 ${chosen ? 'border-main bg-good-tint' : 'border-line bg-raised'}`}
+    >
+      <View
+        aria-hidden
+        className={`h-[22px] w-[22px] items-center justify-center rounded-full border-2 ${chosen ? 'border-main' : 'border-thread'}`}
+      >
+        {chosen ? <View className="h-[12px] w-[12px] rounded-full bg-main" /> : null}
+      </View>
+      <View className="min-w-0 flex-1">
+        <Words weight="bold">{label}</Words>
+        {lead ? (
+          <Words size="note" tone="second">
+            {lead}
+          </Words>
+        ) : null}
+      </View>
+      {aside ? <Tag label={aside} /> : null}
+    </Pressable>
+  );
+}
+
+const OFFERED = 8;
+
+function AddWeed({ taken, onAdd }: { taken: readonly string[]; onAdd: (weed: string) => void }) {
+  const { t } = useTranslation();
+  const [query, setQuery] = useState('');
+  const wanted = query.trim().toLowerCase();
+  const found =
+    wanted === ''
+      ? []
+      : allWeeds
+          .filter(({ slug }) => !taken.includes(slug))
+          .filter(({ slug }) => t(`weed.${slug}`).toLowerCase().includes(wanted))
+          .slice(0, OFFERED);
+  return (
+    <View className="gap-3">
+      <Field label={t('decide.addWeed')} value={query} onChange={setQuery} testID="find-weed" />
+      <View className="flex-row flex-wrap gap-2">
+        {found.map(({ slug }) => (
+          <Chip
+            key={slug}
+            label={t(`weed.${slug}`)}
+            chosen={false}
+            onPress={() => {
+              onAdd(slug);
+              setQuery('');
+            }}
+          />
+        ))}
+      </View>
+    </View>
+  );
+}

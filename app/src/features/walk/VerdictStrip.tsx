@@ -1,0 +1,144 @@
+import { countTests, UNKNOWN_CAUSE, type Diagnosis, type NextCheck } from '@alfombra/core';
+import type { TFunction } from 'i18next';
+import { useTranslation } from 'react-i18next';
+import { Pressable, View } from 'react-native';
+import { Button, number, percent, ProbabilityBar, Words } from '@/ui';
+import { SignPictogram } from './SignPictogram';
+
+const LEADERS = 3;
+/** From this share of answers on, a check is said to settle it; below, its worth is told in bits. */
+const SETTLES = 0.15;
+
+function timeWords(t: TFunction, seconds: number): string {
+  return seconds < 90
+    ? t('walk.seconds', { value: seconds })
+    : t('walk.minutes', { value: number(seconds / 60) });
+}
+
+function checkName(t: TFunction, check: NextCheck): string {
+  const test = countTests.find(({ sign }) => sign === check.sign);
+  return test ? t(`test.${test.slug}`) : t(`sign.${check.sign}.label`);
+}
+
+/** The dark sheet with the leading causes and the check that would tell most. */
+export function VerdictStrip({
+  diagnosis,
+  onArgue,
+  onCheck,
+  onDecide,
+  docked,
+}: {
+  diagnosis: Diagnosis;
+  onArgue: (cause: string, p: number) => void;
+  onCheck: (check: NextCheck) => void;
+  onDecide: () => void;
+  /** At the bottom of a phone, or as a pane of its own. */
+  docked: boolean;
+}) {
+  const { t } = useTranslation();
+  const leaders = diagnosis.posterior
+    .filter(({ cause }) => cause !== UNKNOWN_CAUSE)
+    .slice(0, docked ? LEADERS : LEADERS + 2);
+  const best = diagnosis.bestCheck;
+  return (
+    <View
+      role="region"
+      aria-label={t('walk.leading')}
+      className={`gap-2 bg-sheet px-4 pb-4 pt-3 ${docked ? 'rounded-t-3xl' : 'rounded-3xl'}`}
+    >
+      <View className="flex-row items-baseline justify-between gap-2">
+        <Words size="lead" display tone="on-sheet">
+          {t('walk.leading')}
+        </Words>
+        <Words size="note" tone="on-sheet-quiet" className="shrink text-right">
+          {t('walk.answers', { count: diagnosis.answered })}
+        </Words>
+      </View>
+      <View>
+        {leaders.map(({ cause, p }, rank) => (
+          <Pressable
+            key={cause}
+            role="button"
+            testID={`cause-${cause}`}
+            aria-label={`${t(`cause.${cause}`)} ${percent(p)} %`}
+            onPress={() => onArgue(cause, p)}
+            className="min-h-[34px] flex-row items-center gap-3"
+          >
+            <Words tone="on-sheet" className="w-[132px]" numberOfLines={1}>
+              {t(`cause.${cause}`)}
+            </Words>
+            <ProbabilityBar value={p} rank={rank} />
+            <Words tone="on-sheet" weight="bold" tabular className="w-[46px] text-right">
+              {t('common.percent', { value: percent(p) })}
+            </Words>
+          </Pressable>
+        ))}
+      </View>
+      <View className="flex-row items-center gap-3">
+        <View aria-live="polite" className="min-w-0 flex-1">
+          <Words size="note" tone="on-sheet-quiet" testID="verdict">
+            {diagnosis.pair && diagnosis.verdict === 'pair'
+              ? t('walk.verdict.pair', {
+                  a: t(`cause.${diagnosis.pair.causes[0]}`),
+                  b: t(`cause.${diagnosis.pair.causes[1]}`),
+                })
+              : diagnosis.contradictions[0]
+                ? t('walk.splitZone', {
+                    a: t(`sign.${diagnosis.contradictions[0][0]}.label`),
+                    b: t(`sign.${diagnosis.contradictions[0][1]}.label`),
+                  })
+                : t(`walk.verdict.${diagnosis.verdict}`)}
+          </Words>
+        </View>
+        {docked ? (
+          <Pressable
+            role="button"
+            testID="decide"
+            onPress={onDecide}
+            className="min-h-[48px] justify-center rounded-xl border-2 border-[#CFC0A2] px-4"
+          >
+            <Words weight="bold" tone="on-sheet">
+              {t('walk.decide')}
+            </Words>
+          </Pressable>
+        ) : null}
+      </View>
+      <View className="flex-row items-center gap-3 rounded-2xl bg-[#F6E4B4] p-3">
+        {best ? <SignPictogram slug={best.sign} size={40} /> : null}
+        <View className="min-w-0 flex-1">
+          <Words weight="bold" tone="black" numberOfLines={2} testID="best-check">
+            {best ? t('walk.bestCheck', { what: checkName(t, best) }) : t('walk.noCheck')}
+          </Words>
+          <Words size="note" tone="black">
+            {best
+              ? best.settles >= SETTLES
+                ? t('walk.bestWorth', {
+                    time: timeWords(t, best.seconds),
+                    settles: number(best.settles * 10),
+                  })
+                : t('walk.bestWorthLittle', {
+                    time: timeWords(t, best.seconds),
+                    bits: number(best.gainBits, 2),
+                  })
+              : diagnosis.homework
+                ? t('walk.homework', { what: checkName(t, diagnosis.homework) })
+                : t('walk.noCheckLead')}
+          </Words>
+        </View>
+        {best ? (
+          <Pressable
+            role="button"
+            testID="start-check"
+            onPress={() => onCheck(best)}
+            className="min-h-[48px] justify-center rounded-xl bg-[#1F5B4E] px-4"
+          >
+            <Words weight="bold" className="text-white">
+              {t('walk.start')}
+            </Words>
+          </Pressable>
+        ) : null}
+      </View>
+      {docked ? null : <Button label={t('walk.decide')} onPress={onDecide} testID="decide" wide />}
+    </View>
+  );
+}

@@ -1,0 +1,56 @@
+import { v7 as uuid } from 'uuid';
+import { create } from 'zustand';
+import { persist } from 'zustand/middleware';
+
+/** A record as it is being typed in: text until it is kept. */
+export interface RecordDraft {
+  /** Id of the record it will become. */
+  recordId: string;
+  area: string;
+  /** Amount of each material, in the order of the step. */
+  amounts: string[];
+  carrier: string;
+  date: string;
+  start: string;
+  end: string;
+  air: string;
+  wind: string;
+  windFrom: 'N' | 'NE' | 'E' | 'SE' | 'S' | 'SW' | 'W' | 'NW' | 'calm';
+  sky: 'clear' | 'part-cloudy' | 'overcast' | 'rain';
+  applicator: string;
+  licence: string;
+  note: string;
+}
+
+interface RecordState {
+  /** By step id. */
+  drafts: Record<string, RecordDraft>;
+  open: (stepId: string, draft: Omit<RecordDraft, 'recordId'>) => void;
+  change: (stepId: string, change: Partial<RecordDraft>) => void;
+  finish: (stepId: string) => void;
+}
+
+/** Records being written. Kept on the device until the server has them. */
+export const useRecordStore = create<RecordState>()(
+  persist(
+    (set) => ({
+      drafts: {},
+      open: (stepId, draft) =>
+        set(({ drafts }) =>
+          drafts[stepId] ? {} : { drafts: { ...drafts, [stepId]: { ...draft, recordId: uuid() } } },
+        ),
+      change: (stepId, change) =>
+        set(({ drafts }) => {
+          const draft = drafts[stepId];
+          return draft ? { drafts: { ...drafts, [stepId]: { ...draft, ...change } } } : {};
+        }),
+      finish: (stepId) =>
+        set(({ drafts }) => {
+          const rest = { ...drafts };
+          delete rest[stepId];
+          return { drafts: rest };
+        }),
+    }),
+    { name: 'alfombra-records', version: 1 },
+  ),
+);

@@ -1,0 +1,87 @@
+import type { Answers, CountTestInput, Decision } from '@alfombra/core';
+import { v7 as uuid } from 'uuid';
+import { create } from 'zustand';
+import { persist } from 'zustand/middleware';
+
+export type WalkTab = 'kerb' | 'standing' | 'kneeling' | 'test' | 'context';
+
+/** A weed as it is being typed in; the cover stays text until the walk is kept. */
+export interface WeedDraft {
+  weed: string;
+  cover: string;
+  growing: boolean;
+}
+
+/** A walk that is not kept yet. */
+export interface WalkDraft {
+  /** Id of the visit it will become: made here, so that sending it twice is one visit. */
+  visitId: string;
+  zoneId: string;
+  patchId: string | null;
+  tab: WalkTab;
+  answers: Answers;
+  tests: CountTestInput[];
+  decision: Decision | null;
+  /** `null` until the weeds page has been opened. */
+  weeds: WeedDraft[] | null;
+}
+
+interface WalkState {
+  /** One walk in progress a lawn, by lawn id. */
+  walks: Record<string, WalkDraft>;
+  start: (lawnId: string, zoneId: string, patchId: string | null) => void;
+  change: (lawnId: string, change: Partial<Omit<WalkDraft, 'visitId'>>) => void;
+  answer: (lawnId: string, sign: string, value: boolean | 'unsure' | null) => void;
+  putTest: (lawnId: string, test: CountTestInput) => void;
+  dropTest: (lawnId: string, test: CountTestInput['test']) => void;
+  finish: (lawnId: string) => void;
+}
+
+const fresh = (zoneId: string, patchId: string | null): WalkDraft => ({
+  visitId: uuid(),
+  zoneId,
+  patchId,
+  tab: 'kerb',
+  answers: {},
+  tests: [],
+  decision: null,
+  weeds: null,
+});
+
+/** The walk in progress. Kept on the device at every tap: a reload or a dead battery loses nothing. */
+export const useWalkStore = create<WalkState>()(
+  persist(
+    (set) => {
+      const update = (lawnId: string, change: (walk: WalkDraft) => Partial<WalkDraft>) =>
+        set(({ walks }) => {
+          const walk = walks[lawnId];
+          return walk ? { walks: { ...walks, [lawnId]: { ...walk, ...change(walk) } } } : {};
+        });
+      return {
+        walks: {},
+        start: (lawnId, zoneId, patchId) =>
+          set(({ walks }) => ({ walks: { ...walks, [lawnId]: fresh(zoneId, patchId) } })),
+        change: (lawnId, change) => update(lawnId, () => change),
+        answer: (lawnId, sign, value) =>
+          update(lawnId, ({ answers }) => {
+            const rest = { ...answers };
+            delete rest[sign];
+            return { answers: value === null ? rest : { ...rest, [sign]: value } };
+          }),
+        putTest: (lawnId, test) =>
+          update(lawnId, ({ tests }) => ({
+            tests: [...tests.filter((other) => other.test !== test.test), test],
+          })),
+        dropTest: (lawnId, slug) =>
+          update(lawnId, ({ tests }) => ({ tests: tests.filter(({ test }) => test !== slug) })),
+        finish: (lawnId) =>
+          set(({ walks }) => {
+            const rest = { ...walks };
+            delete rest[lawnId];
+            return { walks: rest };
+          }),
+      };
+    },
+    { name: 'alfombra-walks', version: 1 },
+  ),
+);

@@ -1,0 +1,55 @@
+const token = (name) => `var(--${name})`;
+
+/** Colours by use; the dyes behind them stand in global.css, for light and dark. */
+module.exports = {
+  content: [__dirname + '/src/**/*.{ts,tsx}'],
+  presets: [require('nativewind/preset')],
+  theme: {
+    colors: {
+      transparent: 'transparent',
+      ground: token('ground'),
+      panel: token('panel'),
+      raised: token('raised'),
+      line: token('line'),
+      thread: token('thread'),
+      ink: token('ink'),
+      second: token('second'),
+      quiet: token('quiet'),
+      main: token('main'),
+      'on-main': token('on-main'),
+      good: token('good'),
+      'good-tint': token('good-tint'),
+      stop: token('stop'),
+      'stop-tint': token('stop-tint'),
+      caution: token('caution'),
+      'caution-tint': token('caution-tint'),
+      cool: token('cool'),
+      'cool-tint': token('cool-tint'),
+      weld: '#D9A21B',
+      madder: '#8E2F22',
+      sheet: '#241C15',
+      'sheet-line': '#4A3D31',
+      'on-sheet': '#FBF8F1',
+      'on-sheet-quiet': '#CFC0A2',
+      black: '#241C15',
+      white: '#FFFFFF',
+    },
+    fontFamily: {
+      display: ['BricolageGrotesque_700Bold'],
+      'display-semi': ['BricolageGrotesque_600SemiBold'],
+      body: ['AtkinsonHyperlegibleNext_400Regular'],
+      'body-semi': ['AtkinsonHyperlegibleNext_600SemiBold'],
+      'body-bold': ['AtkinsonHyperlegibleNext_700Bold'],
+    },
+    extend: {
+      fontSize: {
+        note: ['14px', '19px'],
+        body: ['16px', '22px'],
+        lead: ['18px', '24px'],
+        title: ['24px', '27px'],
+        figure: ['40px', '44px'],
+        pour: ['60px', '62px'],
+      },
+    },
+  },
+};
