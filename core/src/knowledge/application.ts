@@ -59,6 +59,8 @@ export const measuring = {
   ounceStep: 0.1,
   poundStep: 0.1,
   gallonStep: 0.01,
+  /** Less water than this cannot be mixed truly: the area is rounded up, never the rate, gal. */
+  leastBatchGallons: 1,
   source: MEMORY,
 } as const;
 

@@ -2,7 +2,14 @@ import { applicationRules, herbicide, weed as weedOf, type Region } from '../kno
 import { standSeason } from '../lawn';
 import { carrierVolume, type MixProduct } from '../rates';
 import { addDays, daysBetween, monthInWindow, monthOf, yearOf, type LocalDate } from '../units';
-import { chooseMix, targetControl, type MixAnswer, type MixChoice, type Target } from './chooseMix';
+import {
+  chooseMix,
+  targetControl,
+  type MixAnswer,
+  type MixChoice,
+  type MixQuestion,
+  type Target,
+} from './chooseMix';
 import type { WeedFinding } from './seasonInput';
 import { expectedDay, type ExpectedDay } from './sprayDay';
 import { controlRows, question, sprayGates } from './sprayQuestion';
@@ -58,13 +65,15 @@ interface Walk {
   best: MixChoice;
   answer: MixAnswer;
   targets: Target[];
+  /** Targets that a mix can reach; the product is chosen for these. */
+  within: Target[];
   treatedFt2: number;
   method: 'spot' | 'zone';
 }
 
 /** Looks for a walk day by day, asking each distinct situation only once. */
 class WalkSearch {
-  private readonly answers = new Map<string, MixAnswer>();
+  private readonly answers = new Map<string, { answer: MixAnswer; within: Target[] }>();
 
   constructor(
     private readonly zoneCase: ZoneCase,
@@ -108,17 +117,37 @@ class WalkSearch {
       // Limits move with the day once something is on record or planned.
       usage.isEmpty ? '' : date,
     ].join('|');
-    let answer = this.answers.get(key);
-    if (!answer) {
-      answer = chooseMix(asked);
-      this.answers.set(key, answer);
-    }
+    const { answer, within } = this.ask(key, asked);
     if (!answer.best) return null;
     const hardy = answer.best.products.every(
       ({ herbicide: slug }) => (herbicide(slug)?.airF[0] ?? Infinity) <= COLD_HARDY_AIR_F,
     );
     if (soilF < GROWING_SOIL_F && !hardy) return null;
-    return { date, best: answer.best, answer, targets, treatedFt2, method };
+    return { date, best: answer.best, answer, targets, within, treatedFt2, method };
+  }
+
+  /**
+   * The mix for the targets, or, where some of them are out of reach of every mix, for the others:
+   * a weed that nothing touches must not choose the product for the ones that can be had.
+   */
+  private ask(key: string, asked: MixQuestion): { answer: MixAnswer; within: Target[] } {
+    const known = this.answers.get(key);
+    if (known) return known;
+    let within = [...asked.targets];
+    let answer = chooseMix(asked);
+    if (answer.best && !answer.best.reaches) {
+      const { control } = answer.best;
+      const useful = within.filter(
+        ({ weed }) => (control[weed] ?? 0) >= applicationRules.usefulEfficacy,
+      );
+      if (useful.length > 0 && useful.length < within.length) {
+        within = useful;
+        answer = chooseMix({ ...asked, targets: within });
+      }
+    }
+    const found = { answer, within };
+    this.answers.set(key, found);
+    return found;
   }
 
   /** Last day in a row on which the same products at the same rates still pass every rule. */
@@ -130,7 +159,7 @@ class WalkSearch {
     while (daysBetween(walk.date, closes) < LONGEST_WINDOW) {
       const next = addDays(closes, 1);
       const day = expectedDay(this.zoneCase.season, next);
-      const asked = question(this.zoneCase, 'post', walk.targets, next, this.seed, {
+      const asked = question(this.zoneCase, 'post', walk.within, next, this.seed, {
         treatedFt2: walk.treatedFt2,
         airHighF: day.airHighF,
       });
@@ -166,7 +195,7 @@ function stepOf(
   { walk, closes }: { walk: Walk; closes: LocalDate },
 ): SprayStep {
   const { input, zone, season } = zoneCase;
-  const { best, answer, targets, treatedFt2, method } = walk;
+  const { best, answer, targets, within, treatedFt2, method } = walk;
   const window = {
     opens: walk.date,
     best: walk.date,
@@ -193,9 +222,7 @@ function stepOf(
     walks: best.walks,
     intervalDays: best.minIntervalDays,
     carrierGalPer1000: carrierVolume(best.products, 'post'),
-    control: controlRows(answer, targets).filter(
-      ({ expectedPct }) => expectedPct >= applicationRules.usefulEfficacy,
-    ),
+    control: controlRows(answer, within),
     testSpot: best.testSpot,
     gates: sprayGates(best.products, 'post'),
     because: [

@@ -1,4 +1,4 @@
-import { applicationRules, fillingOrder, herbicide, type Herbicide } from '../knowledge';
+import { applicationRules, fillingOrder, herbicide, measuring, type Herbicide } from '../knowledge';
 import { toPer1000, perAcre } from '../units';
 import { measuredAmount, measuredWater, type MeasuredAmount } from './measuredAmount';
 import { adjuvantFluidOunces } from './spray';
@@ -44,6 +44,8 @@ export interface MixLoad {
 
 export interface MixCard {
   loads: TankLoads;
+  /** The job is smaller than the least that can be mixed: gal that it needs; `null` when it is not. */
+  neededGallons: number | null;
   /** A full (or equalized) load; `null` when the job fits in one smaller load. */
   full: MixLoad | null;
   /** The last, smaller load; `null` when all loads are alike. */
@@ -145,12 +147,15 @@ const largest = (values: (number | null)[]): number | null => {
  */
 export function mixCard(input: MixInput): MixCard {
   const components = mixComponents(input.products);
-  const totalGallons = (input.areaFt2 / 1000) * input.carrierGalPer1000;
+  const neededGallons = (input.areaFt2 / 1000) * input.carrierGalPer1000;
+  const least = Math.min(measuring.leastBatchGallons, input.tankGal);
+  const totalGallons = Math.max(neededGallons, least);
   const loads = tankLoads(totalGallons, input.tankGal);
   const products = components.map(({ product }) => product);
   const inches = products.map(({ water }) => water.waterInInches).filter((w) => w !== null);
   return {
     loads,
+    neededGallons: neededGallons < least ? neededGallons : null,
     full: loads.fullLoads > 0 ? load(components, loads.gallonsEach, input.carrierGalPer1000) : null,
     last:
       loads.lastGallons > 0 ? load(components, loads.lastGallons, input.carrierGalPer1000) : null,

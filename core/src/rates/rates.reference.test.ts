@@ -116,6 +116,17 @@ describe('the mix card', () => {
     const fluid = amounts('threeway-amine').reduce((sum, a) => sum + (a?.exact ?? 0), 0);
     expect(fluid * 29.5735).toBeCloseTo(260.7, 1);
   });
+  it('mixes no less than a gallon, and says how little is needed', () => {
+    const small = mixCard({
+      products: [{ herbicide: 'threeway-amine', ratePerAcre: 64 }],
+      areaFt2: 130,
+      carrierGalPer1000: 1,
+      tankGal: 4,
+    });
+    expect(small.neededGallons).toBeCloseTo(0.13, 9);
+    expect(small.last).toMatchObject({ gallons: 1, coversFt2: 1000 });
+    expect(card.neededGallons).toBeNull();
+  });
   it('covers the area', () => {
     const covered =
       (card.full?.coversFt2 ?? 0) * card.loads.fullLoads + (card.last?.coversFt2 ?? 0);

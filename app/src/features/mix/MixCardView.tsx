@@ -56,7 +56,7 @@ function lineOf(t: TFunction, pour: Pour): Line {
   }
 }
 
-function Pours({ load }: { load: MixLoad }) {
+function Pours({ load, leftOver }: { load: MixLoad; leftOver: boolean }) {
   const { t } = useTranslation();
   const lines = load.pours.map((pour) => lineOf(t, pour));
   return (
@@ -85,7 +85,7 @@ function Pours({ load }: { load: MixLoad }) {
         </View>
       ))}
       <View className="border-t-[3px] border-ink bg-panel px-4 py-3">
-        <Words weight="bold">{t('mix.rinse')}</Words>
+        <Words weight="bold">{t(leftOver ? 'mix.rinseLeftOver' : 'mix.rinse')}</Words>
         <Words size="note" tone="second">
           {t('mix.covers', { area: number(load.coversFt2) })}
         </Words>
@@ -136,6 +136,11 @@ export function MixCardView({ card }: { card: MixCard }) {
         <Words weight="bold" testID="loads">
           {summary.filter(Boolean).join(' + ')}
         </Words>
+        {card.neededGallons !== null ? (
+          <Words size="note" tone="second">
+            {t('mix.leastBatch', { gallons: number(card.neededGallons, 2) })}
+          </Words>
+        ) : null}
         {loads.equalized ? (
           <Words size="note" tone="second">
             {t('mix.equalized')}
@@ -152,7 +157,7 @@ export function MixCardView({ card }: { card: MixCard }) {
           ]}
         />
       ) : null}
-      {shown ? <Pours load={shown} /> : null}
+      {shown ? <Pours load={shown} leftOver={card.neededGallons !== null} /> : null}
       <Card tone="caution">
         <Words weight="bold">{t('mix.cautions')}</Words>
         {lines.map((line) => (

@@ -49,102 +49,110 @@ export function MixScreen() {
     .sort((a, b) => (a.step.closes < b.step.closes ? -1 : 1));
   return (
     <Screen title={t('places.mix')} dye="indigo">
-      <Card>
-        <Title>{t('mix.calculator')}</Title>
-        <Words tone="second">{t('mix.calculatorLead')}</Words>
-        <SelectField
-          label={t('mix.product')}
-          value={slug}
-          options={sprays
-            .map((entry) => ({ value: entry.slug, label: t(`herbicide.${entry.slug}`) }))
-            .sort((a, b) => a.label.localeCompare(b.label))}
-          onChange={(chosen) => {
-            setSlug(chosen);
-            setRateText(String(herbicide(chosen)?.rate[1] ?? ''));
-          }}
-        />
-        <View className="gap-3 lg:flex-row">
-          <View className="flex-1">
-            <Field
-              label={t('mix.rate')}
-              unit={`${unit}/A`}
-              numeric
-              value={rateText}
-              onChange={setRateText}
-              error={
-                rate
-                  ? rate > product.maxPerApplication
-                    ? t('mix.rateOver', { max: product.maxPerApplication, unit })
-                    : undefined
-                  : bad(rate)
+      <View className="gap-4 lg:flex-row">
+        <View className="gap-4 lg:flex-1">
+          <Card>
+            <Title>{t('mix.calculator')}</Title>
+            <Words tone="second">{t('mix.calculatorLead')}</Words>
+            <SelectField
+              label={t('mix.product')}
+              value={slug}
+              options={sprays
+                .map((entry) => ({ value: entry.slug, label: t(`herbicide.${entry.slug}`) }))
+                .sort((a, b) => a.label.localeCompare(b.label))}
+              onChange={(chosen) => {
+                setSlug(chosen);
+                setRateText(String(herbicide(chosen)?.rate[1] ?? ''));
+              }}
+            />
+            <View className="gap-3 lg:flex-row">
+              <View className="flex-1">
+                <Field
+                  label={t('mix.rate')}
+                  unit={`${unit}/A`}
+                  numeric
+                  value={rateText}
+                  onChange={setRateText}
+                  error={
+                    rate
+                      ? rate > product.maxPerApplication
+                        ? t('mix.rateOver', { max: product.maxPerApplication, unit })
+                        : undefined
+                      : bad(rate)
+                  }
+                  hint={t('mix.rateRange', {
+                    low: product.rate[0] ?? product.rate[1],
+                    high: product.rate[1],
+                    unit,
+                  })}
+                />
+              </View>
+              <View className="flex-1">
+                <Field
+                  label={t('mix.area')}
+                  unit="ft²"
+                  numeric
+                  value={areaText}
+                  onChange={setAreaText}
+                  error={bad(area)}
+                />
+              </View>
+            </View>
+            <View className="flex-row gap-3">
+              <View className="flex-1">
+                <Field
+                  label={t('mix.carrier')}
+                  unit={t('mix.gal')}
+                  numeric
+                  value={carrierText}
+                  onChange={setCarrierText}
+                  error={bad(carrier)}
+                />
+              </View>
+              <View className="flex-1">
+                <Field
+                  label={t('mix.tank')}
+                  unit={t('mix.gal')}
+                  numeric
+                  value={tankGal}
+                  onChange={setTank}
+                  error={bad(tank)}
+                />
+              </View>
+            </View>
+          </Card>
+          <Title>{t('mix.planned')}</Title>
+          {due.length === 0 ? <Words tone="second">{t('mix.nonePlanned')}</Words> : null}
+          {due.map(({ lawn, step }) => (
+            <ListRow
+              key={step.stepId}
+              title={lawn.name}
+              lines={[`${t(`kind.${step.kind}`)} · ${step.zone}`]}
+              onPress={() =>
+                router.push(`/lawns/${lawn.id}/mix/${encodeURIComponent(step.stepId)}`)
               }
-              hint={t('mix.rateRange', {
-                low: product.rate[0] ?? product.rate[1],
-                high: product.rate[1],
-                unit,
+              aside={
+                <View className="items-end gap-1">
+                  <KnotGlyph kind={step.kind} />
+                  <Tag label={t('today.closesSoon', { date: shortDay(step.closes) })} />
+                </View>
+              }
+            />
+          ))}
+        </View>
+        <View className="gap-4 lg:flex-1">
+          {rate && area && carrier && tank ? (
+            <MixCardView
+              card={mixCard({
+                products: [{ herbicide: slug, ratePerAcre: rate }],
+                areaFt2: area,
+                carrierGalPer1000: carrier,
+                tankGal: tank,
               })}
             />
-          </View>
-          <View className="flex-1">
-            <Field
-              label={t('mix.area')}
-              unit="ft²"
-              numeric
-              value={areaText}
-              onChange={setAreaText}
-              error={bad(area)}
-            />
-          </View>
+          ) : null}
         </View>
-        <View className="flex-row gap-3">
-          <View className="flex-1">
-            <Field
-              label={t('mix.carrier')}
-              unit={t('mix.gal')}
-              numeric
-              value={carrierText}
-              onChange={setCarrierText}
-              error={bad(carrier)}
-            />
-          </View>
-          <View className="flex-1">
-            <Field
-              label={t('mix.tank')}
-              unit={t('mix.gal')}
-              numeric
-              value={tankGal}
-              onChange={setTank}
-              error={bad(tank)}
-            />
-          </View>
-        </View>
-      </Card>
-      {rate && area && carrier && tank ? (
-        <MixCardView
-          card={mixCard({
-            products: [{ herbicide: slug, ratePerAcre: rate }],
-            areaFt2: area,
-            carrierGalPer1000: carrier,
-            tankGal: tank,
-          })}
-        />
-      ) : null}
-      <Title>{t('mix.planned')}</Title>
-      {due.length === 0 ? <Words tone="second">{t('mix.nonePlanned')}</Words> : null}
-      {due.map(({ lawn, step }) => (
-        <ListRow
-          key={step.stepId}
-          title={lawn.name}
-          lines={[`${t(`kind.${step.kind}`)} · ${step.zone}`]}
-          onPress={() => router.push(`/lawns/${lawn.id}/mix/${encodeURIComponent(step.stepId)}`)}
-          aside={
-            <View className="items-end gap-1">
-              <KnotGlyph kind={step.kind} />
-              <Tag label={t('today.closesSoon', { date: shortDay(step.closes) })} />
-            </View>
-          }
-        />
-      ))}
+      </View>
     </Screen>
   );
 }

@@ -28,7 +28,6 @@ import {
   Screen,
   SelectField,
   Title,
-  typedNumber,
   Words,
 } from '@/ui';
 import { Findings } from './Findings';
@@ -133,16 +132,17 @@ function Form({
     const key = read.errors[field];
     return key && (tried || draft[field] !== '') ? t(key) : undefined;
   };
-  const preview = read.body
+  const { judged } = read;
+  const preview = judged
     ? checkApplication(
-        { ...read.body, id: draft.recordId },
+        { ...judged, id: draft.recordId, zoneId: zone.id },
         {
           stand: zone.stand,
           desired: zone.desired,
           zoneFt2: zoneArea(zone),
           others: question.records.filter(({ zoneId }) => zoneId === zone.id),
-          airHighF: read.body.weather.airF,
-          windMph: read.body.weather.windMph,
+          airHighF: judged.airF,
+          windMph: judged.windMph,
           irrigated: zone.site.irrigated === true,
           certified: company.policy.certified,
           confirmedLabels: company.policy.confirmedLabels,
@@ -331,7 +331,7 @@ function Form({
           multiline
         />
       </Card>
-      {preview.length > 0 && typedNumber(draft.area) !== null ? (
+      {preview.length > 0 ? (
         <View className="gap-2">
           <Title>{t('record.preview')}</Title>
           <Findings findings={preview} />

@@ -7,7 +7,18 @@ export type RecordField = Exclude<
   'recordId' | 'amounts' | 'windFrom' | 'sky' | 'note'
 >;
 
+/** The part of a record that the checker judges, as soon as it can be read. */
+export interface Judged {
+  areaFt2: number;
+  date: string;
+  materials: Material[];
+  airF: number;
+  windMph: number;
+}
+
 export interface RecordRead {
+  /** What can be judged while the rest is still being typed; `null` when a part of it is bad. */
+  judged: Judged | null;
   /** The record, when nothing is wrong with it; `null` else. */
   body: ApplicationRecordBody | null;
   /** Key of the catalog by field. */
@@ -59,10 +70,17 @@ export function readRecord(
   }
   const amounts = draft.amounts.map(typedNumber);
   const badAmounts = amounts.map((amount) => amount === null || amount <= 0);
+  const materials = fixed.materials.map((material, index) => ({
+    ...material,
+    amount: amounts[index] ?? 0,
+  }));
+  const judgeable =
+    !errors.area && !errors.air && !errors.wind && !errors.date && !badAmounts.some(Boolean);
   const good = Object.keys(errors).length === 0 && !badAmounts.some(Boolean);
   return {
     errors,
     badAmounts,
+    judged: judgeable ? { areaFt2, date: draft.date, materials, airF, windMph } : null,
     body: good
       ? {
           lawnId: fixed.lawnId,
@@ -72,10 +90,7 @@ export function readRecord(
           start: draft.start,
           end: draft.end,
           areaFt2,
-          materials: fixed.materials.map((material, index) => ({
-            ...material,
-            amount: amounts[index] as number,
-          })),
+          materials,
           carrierGal,
           weather: { airF, windMph, windFrom: draft.windFrom, sky: draft.sky },
           applicator: draft.applicator.trim(),

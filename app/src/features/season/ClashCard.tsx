@@ -6,20 +6,29 @@ import { usePutLawn } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import { Button, Card, Failed, fullDay, Words } from '@/ui';
 
-/** Seed or preventer: one sentence of consequence and two equal buttons; none is pressed already. */
-export function ClashCard({ clash, lawn }: { clash: Clash; lawn: Lawn }) {
+/**
+ * Seed or preventer: one sentence of consequence and two equal buttons; none is pressed already.
+ * @param clashes the same clash in one or several zones; one answer settles them all
+ */
+export function ClashCard({ clashes, lawn }: { clashes: readonly Clash[]; lawn: Lawn }) {
   const { t } = useTranslation();
   const words = useFailureWords();
   const putLawn = usePutLawn(lawn.id);
-  const zone = lawn.zones.find(({ id }) => id === clash.zoneId);
+  const clash = clashes[0]!;
+  const zones = lawn.zones
+    .filter(({ id }) => clashes.some(({ zoneId }) => zoneId === id))
+    .map(({ name }) => name)
+    .join(', ');
   const names = {
     seed: t('season.clashSeed', { species: t(`grass.${clash.seed.species}`).toLowerCase() }),
     prevent: t('season.clashPrevent', { group: t(`group.${clash.prevent.group}`) }),
   };
   const choose = (choice: 'seed' | 'prevent' | null) => {
     const choices = { ...lawn.choices };
-    if (choice) choices[clash.id] = choice;
-    else delete choices[clash.id];
+    for (const { id } of clashes) {
+      if (choice) choices[id] = choice;
+      else delete choices[id];
+    }
     putLawn.mutate({ ...lawn, choices });
   };
   return (
@@ -31,7 +40,7 @@ export function ClashCard({ clash, lawn }: { clash: Clash; lawn: Lawn }) {
         </Svg>
         <View className="min-w-0 flex-1 gap-1">
           <Words size="lead" weight="bold">
-            {`${zone?.name ?? ''}: ${t('season.clashTitle')}`}
+            {`${zones}: ${t('season.clashTitle')}`}
           </Words>
           <Words>
             {t('season.clashLead', {

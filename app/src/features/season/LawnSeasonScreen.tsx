@@ -1,3 +1,4 @@
+import { zoneArea, type Clash } from '@alfombra/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -9,13 +10,24 @@ import { reasonWords } from './reasonWords';
 import { StepCard } from './StepCard';
 import { useLawnSeason } from './useLawnSeason';
 
+/** Clashes that are the same question in several zones, together. */
+function sameClashes(clashes: readonly Clash[]): Clash[][] {
+  const groups = new Map<string, Clash[]>();
+  for (const clash of clashes) {
+    const products = clash.prevent.products.map(({ herbicide }) => herbicide).join();
+    const key = [clash.prevent.group, clash.seed.species, clash.choice, products].join('|');
+    groups.set(key, [...(groups.get(key) ?? []), clash]);
+  }
+  return [...groups.values()];
+}
+
 /** The steps of one lawn's year, with the clashes to settle on top. */
 export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
   const router = useRouter();
   const words = useFailureWords();
   const { question, view, error, retry } = useLawnSeason(lawnId);
-  const [zoneId, setZoneId] = useState<string | null>(null);
+  const [picked, setPicked] = useState<string | null | undefined>(undefined);
   const onBack = () => router.push(`/lawns/${lawnId}`);
   if (!question || !view) {
     return (
@@ -29,6 +41,9 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
     );
   }
   const { lawn } = question;
+  // The largest zone first: all zones at once is a long page.
+  const largest = [...lawn.zones].sort((a, b) => zoneArea(b) - zoneArea(a))[0]!.id;
+  const zoneId = picked === undefined ? largest : picked;
   const inZone = <Row extends { zoneId: string }>(rows: readonly Row[]) =>
     zoneId === null ? rows : rows.filter((row) => row.zoneId === zoneId);
   const zoneName = (id: string) => lawn.zones.find((zone) => zone.id === id)?.name ?? '';
@@ -39,18 +54,18 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
   return (
     <Screen title={t('season.lawnTitle', { name: lawn.name })} onBack={onBack}>
       <View className="flex-row flex-wrap gap-2">
-        <Chip label={t('common.all')} chosen={zoneId === null} onPress={() => setZoneId(null)} />
+        <Chip label={t('common.all')} chosen={zoneId === null} onPress={() => setPicked(null)} />
         {lawn.zones.map((zone) => (
           <Chip
             key={zone.id}
             label={zone.name}
             chosen={zone.id === zoneId}
-            onPress={() => setZoneId(zone.id)}
+            onPress={() => setPicked(zone.id)}
           />
         ))}
       </View>
-      {clashes.map((clash) => (
-        <ClashCard key={clash.id} clash={clash} lawn={lawn} />
+      {sameClashes(clashes).map((group) => (
+        <ClashCard key={group[0]!.id} clashes={group} lawn={lawn} />
       ))}
       {steps.length === 0 && clashes.length === 0 ? (
         <Empty title={t('season.empty')} lead={t('season.emptyLead')} />

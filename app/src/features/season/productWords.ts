@@ -1,4 +1,4 @@
-import { herbicide, perAcre, toPer1000, type Step } from '@alfombra/core';
+import { mixComponents, perAcre, toPer1000, type Step } from '@alfombra/core';
 import type { TFunction } from 'i18next';
 import { number, rate } from '@/ui';
 
@@ -17,10 +17,11 @@ export function productLines(t: TFunction, step: Step): ProductLine[] {
   switch (step.kind) {
     case 'prevent':
     case 'control':
-      return step.products.map(({ herbicide: slug, ratePerAcre }) => ({
-        slug,
-        name: t(`herbicide.${slug}`),
-        unit: t(`unit.${herbicide(slug)?.unit ?? 'oz'}`),
+      // A recipe is shown by its components: nobody measures a dose.
+      return mixComponents(step.products).map(({ product, ratePerAcre }) => ({
+        slug: product.slug,
+        name: t(`herbicide.${product.slug}`),
+        unit: t(`unit.${product.unit}`),
         ratePerAcre,
         ratePer1000: toPer1000(perAcre(ratePerAcre)),
         total: (ratePerAcre * step.areaFt2) / 43_560,

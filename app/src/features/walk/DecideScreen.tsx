@@ -267,8 +267,8 @@ function Decide({
               onPress={() => setWeeds(drafts.filter((_, i) => i !== index))}
             />
           </View>
-          <View className="flex-row items-end gap-3">
-            <View className="w-[150px]">
+          <View className="flex-row flex-wrap items-end gap-3">
+            <View className="w-[130px]">
               <Field
                 label={t('decide.cover')}
                 unit="%"

@@ -20,6 +20,19 @@ function checkName(t: TFunction, check: NextCheck): string {
   return test ? t(`test.${test.slug}`) : t(`sign.${check.sign}.label`);
 }
 
+function verdictWords(t: TFunction, { verdict, pair, contradictions }: Diagnosis): string {
+  if (verdict === 'pair' && pair) {
+    return t('walk.verdict.pair', {
+      a: t(`cause.${pair.causes[0]}`),
+      b: t(`cause.${pair.causes[1]}`),
+    });
+  }
+  const clash = contradictions[0];
+  return clash
+    ? t('walk.splitZone', { a: t(`sign.${clash[0]}.label`), b: t(`sign.${clash[1]}.label`) })
+    : t(`walk.verdict.${verdict}`);
+}
+
 /** The dark sheet with the leading causes and the check that would tell most. */
 export function VerdictStrip({
   diagnosis,
@@ -46,48 +59,13 @@ export function VerdictStrip({
       aria-label={t('walk.leading')}
       className={`gap-2 bg-sheet px-4 pb-4 pt-3 ${docked ? 'rounded-t-3xl' : 'rounded-3xl'}`}
     >
-      <View className="flex-row items-baseline justify-between gap-2">
-        <Words size="lead" display tone="on-sheet">
-          {t('walk.leading')}
-        </Words>
-        <Words size="note" tone="on-sheet-quiet" className="shrink text-right">
-          {t('walk.answers', { count: diagnosis.answered })}
-        </Words>
-      </View>
-      <View>
-        {leaders.map(({ cause, p }, rank) => (
-          <Pressable
-            key={cause}
-            role="button"
-            testID={`cause-${cause}`}
-            aria-label={`${t(`cause.${cause}`)} ${percent(p)} %`}
-            onPress={() => onArgue(cause, p)}
-            className="min-h-[34px] flex-row items-center gap-3"
-          >
-            <Words tone="on-sheet" className="w-[132px]" numberOfLines={1}>
-              {t(`cause.${cause}`)}
-            </Words>
-            <ProbabilityBar value={p} rank={rank} />
-            <Words tone="on-sheet" weight="bold" tabular className="w-[46px] text-right">
-              {t('common.percent', { value: percent(p) })}
-            </Words>
-          </Pressable>
-        ))}
-      </View>
-      <View className="flex-row items-center gap-3">
+      <View className="flex-row items-center justify-between gap-3">
         <View aria-live="polite" className="min-w-0 flex-1">
+          <Words size="lead" display tone="on-sheet">
+            {t('walk.leading')}
+          </Words>
           <Words size="note" tone="on-sheet-quiet" testID="verdict">
-            {diagnosis.pair && diagnosis.verdict === 'pair'
-              ? t('walk.verdict.pair', {
-                  a: t(`cause.${diagnosis.pair.causes[0]}`),
-                  b: t(`cause.${diagnosis.pair.causes[1]}`),
-                })
-              : diagnosis.contradictions[0]
-                ? t('walk.splitZone', {
-                    a: t(`sign.${diagnosis.contradictions[0][0]}.label`),
-                    b: t(`sign.${diagnosis.contradictions[0][1]}.label`),
-                  })
-                : t(`walk.verdict.${diagnosis.verdict}`)}
+            {`${t('walk.answers', { count: diagnosis.answered })} · ${verdictWords(t, diagnosis)}`}
           </Words>
         </View>
         {docked ? (
@@ -102,6 +80,26 @@ export function VerdictStrip({
             </Words>
           </Pressable>
         ) : null}
+      </View>
+      <View>
+        {leaders.map(({ cause, p }, rank) => (
+          <Pressable
+            key={cause}
+            role="button"
+            testID={`cause-${cause}`}
+            aria-label={`${t(`cause.${cause}`)} ${percent(p)} %`}
+            onPress={() => onArgue(cause, p)}
+            className="min-h-[48px] flex-row items-center gap-3"
+          >
+            <Words tone="on-sheet" className="w-[132px]" numberOfLines={1}>
+              {t(`cause.${cause}`)}
+            </Words>
+            <ProbabilityBar value={p} rank={rank} />
+            <Words tone="on-sheet" weight="bold" tabular className="w-[46px] text-right">
+              {t('common.percent', { value: percent(p) })}
+            </Words>
+          </Pressable>
+        ))}
       </View>
       <View className="flex-row items-center gap-3 rounded-2xl bg-[#F6E4B4] p-3">
         {best ? <SignPictogram slug={best.sign} size={40} /> : null}
