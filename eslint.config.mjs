@@ -38,13 +38,7 @@ const everyCore = ['core-index', ...CORE_FOLDERS.map((folder) => `core-${folder}
 
 export default tseslint.config(
   {
-    ignores: [
-      '**/node_modules/',
-      '**/dist/',
-      '**/.expo/',
-      '.data/',
-      'app/expo-env.d.ts',
-    ],
+    ignores: ['**/node_modules/', '**/dist/', '**/.expo/', '.data/', 'app/expo-env.d.ts'],
   },
   js.configs.recommended,
   {

@@ -1,9 +1,10 @@
-import { Redirect, Slot, usePathname, useRouter } from 'expo-router';
+import { Slot, usePathname, useRouter } from 'expo-router';
 import BookOpen from 'lucide-react-native/icons/book-open';
 import ChartSpline from 'lucide-react-native/icons/chart-spline';
 import FlaskConical from 'lucide-react-native/icons/flask-conical';
 import Sprout from 'lucide-react-native/icons/sprout';
 import Sun from 'lucide-react-native/icons/sun';
+import { useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Pressable, View } from 'react-native';
 import Svg, { Line, Path, Rect } from 'react-native-svg';
@@ -41,10 +42,11 @@ export function PlacesLayout() {
   const router = useRouter();
   const session = useSession();
   const words = useFailureWords();
-  if (session.error instanceof RequestFailure && session.error.code === 'signed-out') {
-    return <Redirect href={`/sign-in?next=${encodeURIComponent(path)}`} />;
-  }
-  if (session.isPending) return <Loading />;
+  const ended = session.error instanceof RequestFailure && session.error.code === 'signed-out';
+  useEffect(() => {
+    // The address bar, not the router: the page must be the one the person was on.
+    if (ended) router.replace(`/sign-in?next=${encodeURIComponent(window.location.pathname)}`);
+  }, [ended, router]);
   // A walk fills the phone: its verdict strip stands where the bar would be.
   const walking = !wide && /\/(walk|decide|mix\/|record\/)/.test(path);
   const bar = PLACES.map(({ slug, Icon }) => {
@@ -77,12 +79,21 @@ export function PlacesLayout() {
       </Pressable>
     );
   });
-  const content = session.error ? (
-    <View className="p-4">
-      <Failed message={words(session.error)} onRetry={() => void session.refetch()} />
-    </View>
-  ) : (
-    <Slot />
+  // The place stays mounted whatever the session says: a layout without it would send the router,
+  // and with it the address bar, back to its first page.
+  const content = (
+    <>
+      {session.isPending || ended ? (
+        <Loading />
+      ) : session.error && !session.data ? (
+        <View className="p-4">
+          <Failed message={words(session.error)} onRetry={() => void session.refetch()} />
+        </View>
+      ) : null}
+      <View className={session.data && !ended ? 'min-h-0 flex-1' : 'hidden'}>
+        <Slot />
+      </View>
+    </>
   );
   return wide ? (
     <View className="flex-1 flex-row bg-ground">

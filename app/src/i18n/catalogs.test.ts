@@ -1,0 +1,115 @@
+import {
+  causes,
+  emergenceWindows,
+  feedingCalendars,
+  grasses,
+  herbicides,
+  signs,
+  weeds,
+} from '@alfombra/core';
+import { readFileSync } from 'node:fs';
+import { execSync } from 'node:child_process';
+import { join } from 'node:path';
+import { catalogs } from '.';
+
+const english = catalogs.en.translation as unknown as Record<string, unknown>;
+
+/** The words under a dotted key; plural keys count when both forms are there. */
+function has(key: string): boolean {
+  const found = key
+    .split('.')
+    .reduce<unknown>(
+      (node, part) => (node as Record<string, unknown> | undefined)?.[part],
+      english,
+    );
+  if (typeof found === 'string' && found !== '') return true;
+  return key.endsWith('_one') ? false : has(`${key}_one`) && has2(`${key}_other`);
+}
+const has2 = (key: string): boolean =>
+  typeof key
+    .split('.')
+    .reduce<unknown>(
+      (node, part) => (node as Record<string, unknown> | undefined)?.[part],
+      english,
+    ) === 'string';
+
+describe('every thing that can be shown has words', () => {
+  it.each([
+    ['cause', [...causes.map(({ slug }) => slug), 'unknown-other']],
+    ['weed', weeds.map(({ slug }) => slug)],
+    ['herbicide', herbicides.map(({ slug }) => slug)],
+    ['grass', grasses.map(({ slug }) => slug)],
+    ['group', [...emergenceWindows.map(({ slug }) => slug), 'post-emergent']],
+    ['slot', feedingCalendars.flatMap(({ slots }) => slots.map(({ slug }) => slug))],
+    ['action', causes.map(({ action }) => action)],
+    ['guide.group', causes.map(({ group }) => group)],
+  ])('%s', (catalog, slugs) => {
+    expect(slugs.filter((slug) => !has(`${catalog}.${slug}`))).toEqual([]);
+  });
+  it('signs, with how to look', () => {
+    for (const { slug } of signs) {
+      expect(has(`sign.${slug}.label`)).toBe(true);
+      expect(has(`sign.${slug}.how`)).toBe(true);
+    }
+  });
+  it('no two signs or causes read alike', () => {
+    const labels = signs.map(
+      ({ slug }) => (english.sign as Record<string, { label: string }>)[slug]!.label,
+    );
+    expect(new Set(labels).size).toBe(labels.length);
+  });
+});
+
+describe('the source and the catalog agree', () => {
+  const root = join(__dirname, '..');
+  const files = execSync(`find ${root} -name '*.tsx' -o -name '*.ts' | grep -v test`, {
+    encoding: 'utf8',
+  })
+    .trim()
+    .split('\n');
+  const source = files.map((file) => readFileSync(file, 'utf8')).join('\n');
+
+  it('every literal key that a screen asks for exists', () => {
+    const keys = [...source.matchAll(/\bt\(\s*'([a-zA-Z0-9.-]+)'/g)].map(
+      ([, key]) => key as string,
+    );
+    expect(keys.length).toBeGreaterThan(150);
+    expect([...new Set(keys)].filter((key) => !has(key))).toEqual([]);
+  });
+  it('every rule of the planner and of the checker has words', () => {
+    const core = join(__dirname, '..', '..', '..', 'core', 'src');
+    const read = (folder: string) =>
+      execSync(`cat $(find ${join(core, folder)} -name '*.ts' | grep -v test)`, {
+        encoding: 'utf8',
+      });
+    const rules = [...read('program').matchAll(/(?:rule: |refuse\()\s*'([A-Za-z0-9-]+)'/g)].map(
+      ([, rule]) => rule as string,
+    );
+    expect(rules.length).toBeGreaterThan(30);
+    expect([...new Set(rules)].filter((rule) => !has(`rule.${rule}`))).toEqual([]);
+    const checks = [...read('checker').matchAll(/^\s+\| '([a-z-]+)'/gm)].map(
+      ([, rule]) => rule as string,
+    );
+    expect(checks.length).toBeGreaterThan(20);
+    expect([...new Set(checks)].filter((rule) => !has(`check.${rule}`))).toEqual([]);
+  });
+  it('Spanish uses no key that English has not', () => {
+    const walk = (node: unknown, path: string): string[] =>
+      typeof node === 'string'
+        ? [path]
+        : Object.entries(node as Record<string, unknown>).flatMap(([key, value]) =>
+            walk(value, path ? `${path}.${key}` : key),
+          );
+    expect(walk(catalogs.es.translation, '').filter((key) => !has2(key))).toEqual([]);
+  });
+  it('no screen holds words of its own', () => {
+    const bare = files
+      .filter((file) => file.endsWith('.tsx'))
+      .flatMap((file) =>
+        [...readFileSync(file, 'utf8').matchAll(/>\s*([A-Z][a-z]+(?: [a-z]+)+)\s*</g)].map(
+          ([, words]) => `${file}: ${words}`,
+        ),
+      );
+    expect(bare).toEqual([]);
+  });
+});

@@ -1,0 +1,80 @@
+/** `npm run screenshots`: one current picture of each main view from the demo, for the README. */
+import { join } from 'node:path';
+import type { Page } from 'playwright-core';
+import { openBrowser, PHONE, WIDE } from './browser.mts';
+import { ADDRESS, clearServer, startServer } from './testServer.mts';
+
+const FOLDER = join(import.meta.dirname, '..', 'docs', 'screenshots');
+const TANNER = '/lawns/0190de02-0000-7000-8000-000000000003';
+const LARKSPUR = '/lawns/0190de02-0000-7000-8000-000000000001';
+
+async function signIn(page: Page): Promise<void> {
+  await page.goto(`${ADDRESS}/sign-in`);
+  await page.getByTestId('email').fill('technician@alfombra.demo');
+  await page.getByTestId('password').fill('woven-rug');
+  await page.getByTestId('sign-in').click();
+  await page.getByTestId('lawn-14 Larkspur Bend').waitFor();
+}
+
+async function take(page: Page, name: string): Promise<void> {
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: join(FOLDER, `${name}.png`) });
+}
+
+async function walk(page: Page): Promise<void> {
+  await page.goto(`${ADDRESS}${TANNER}/walk`);
+  await page.getByTestId('patch-1').click();
+  await page.getByText(/^All signs/).click();
+  for (const sign of ['k-loc-full-sun', 'k-loc-pavement', 'k-pat-patches']) {
+    await page.getByTestId(`sign-${sign}`).click();
+  }
+  await page.getByRole('tab', { name: /Standing/ }).click();
+  await page
+    .getByTestId('sign-s-edge-yellow')
+    .or(page.getByText(/^All signs/))
+    .first()
+    .waitFor();
+  await page.getByText(/^All signs/).click();
+  await page.getByTestId('sign-s-edge-yellow').click();
+  await page.getByRole('tab', { name: /Kerb/ }).click();
+}
+
+await startServer({ reset: true });
+try {
+  for (const [size, viewport] of [
+    ['phone', PHONE],
+    ['wide', WIDE],
+  ] as const) {
+    const context = await openBrowser(viewport);
+    const page = context.pages()[0] ?? (await context.newPage());
+    await signIn(page);
+    await take(page, `lawns-${size}`);
+    await page.goto(`${ADDRESS}${LARKSPUR}`);
+    await page.getByTestId('soil-now').waitFor();
+    await take(page, `lawn-${size}`);
+    await walk(page);
+    await take(page, `walk-${size}`);
+    await page.goto(`${ADDRESS}${LARKSPUR}/season`);
+    await page.getByTestId('step-prevent').waitFor();
+    await take(page, `season-${size}`);
+    await page.getByTestId('mix-prevent').first().click();
+    await page.getByTestId('mix-card').waitFor();
+    await take(page, `mix-card-${size}`);
+    if (size === 'phone') {
+      await page.getByTestId('record-it').click();
+      await page.getByTestId('amount-0').fill('5');
+      await page.getByTestId('finding-rate-over-label').scrollIntoViewIfNeeded();
+      await take(page, 'record-phone');
+      await page.goto(`${ADDRESS}/today`);
+      await take(page, 'today-phone');
+      await page.goto(`${ADDRESS}/guide/chinch-bug`);
+      await take(page, 'guide-phone');
+    } else {
+      await page.goto(`${ADDRESS}/mix`);
+      await take(page, 'mix-wide');
+    }
+    await context.close();
+  }
+} finally {
+  await clearServer();
+}

@@ -1,0 +1,164 @@
+/**
+ * `npm run bench`: what the core costs, each operation beside a baseline measured in the same run
+ * (`JSON.parse(JSON.stringify(input))` of the same input), so that numbers of two machines compare.
+ */
+import {
+  climateNormals,
+  diagnose,
+  diagnosisInputSchema,
+  lawnSeason,
+  localDate,
+  mixCard,
+  seasonRequestSchema,
+  signs,
+  syntheticForecast,
+  syntheticYear,
+  zoneSoil,
+  type GrassSlug,
+  type SeasonRequest,
+  type WeatherBundle,
+} from '@alfombra/core';
+
+const TODAY = localDate('2026-04-08');
+const WARMUP = 30;
+const LEAST_MS = 1500;
+
+const CLIMATE = {
+  meanF: 56,
+  halfRangeF: 21,
+  warmestDay: 200,
+  dailyHalfRangeF: [9, 11] as [number, number],
+  sdF: [7.5, 4.5] as [number, number],
+  wetShare: 0.28,
+  wetDayIn: 0.4,
+};
+
+function weather(seed: number): WeatherBundle {
+  const year = [...syntheticYear(CLIMATE, 2026, seed), ...syntheticYear(CLIMATE, 2027, seed)];
+  return {
+    station: { id: 'bench', name: 'bench', region: 'transition', standIn: true },
+    today: TODAY,
+    days: year.slice(0, 98),
+    forecast: syntheticForecast(year.slice(98), TODAY, seed),
+    climate: climateNormals(CLIMATE),
+  };
+}
+
+const STANDS: GrassSlug[] = ['tall-fescue', 'kentucky-bluegrass', 'bermuda-hybrid', 'zoysia-wide'];
+const WEEDS = ['dandelion', 'white-clover', 'henbit', 'ground-ivy', 'wild-garlic'];
+
+function request(index: number): SeasonRequest {
+  const grass = STANDS[index % STANDS.length] as GrassSlug;
+  const id = `0190a000-0000-7000-8000-${String(index).padStart(12, '0')}`;
+  return seasonRequestSchema.parse({
+    today: TODAY,
+    region: 'transition',
+    zones: [
+      {
+        id,
+        name: 'Back',
+        outline: [
+          { x: 0, y: 0 },
+          { x: 80, y: 0 },
+          { x: 80, y: 50 },
+          { x: 0, y: 50 },
+        ],
+        edges: ['confirmed', 'confirmed', 'confirmed', 'confirmed'],
+        stand: [{ species: grass, cover: 0.6 + 0.05 * (index % 7) }],
+        desired: [grass],
+        site: { factors: ['full-sun-tall'] },
+      },
+    ],
+    findings: [
+      {
+        zoneId: id,
+        weeds: [
+          { weed: WEEDS[index % WEEDS.length], cover: 0.06, growing: true },
+          { weed: 'large-crabgrass', cover: 0.05, growing: false },
+          { weed: 'annual-bluegrass', cover: 0.04, growing: false },
+        ],
+      },
+    ],
+  });
+}
+
+interface Measured {
+  msEach: number;
+  runs: number;
+}
+
+function measure(run: () => unknown, least = LEAST_MS): Measured {
+  for (let i = 0; i < WARMUP; i += 1) run();
+  const start = performance.now();
+  let runs = 0;
+  while (performance.now() - start < least) {
+    run();
+    runs += 1;
+  }
+  return { msEach: (performance.now() - start) / runs, runs };
+}
+
+function report(name: string, { msEach, runs }: Measured, baseline: Measured, note = ''): void {
+  const ratio = msEach / baseline.msEach;
+  console.log(
+    `${name.padEnd(34)} ${msEach.toFixed(3).padStart(10)} ms   ${ratio.toFixed(1).padStart(9)} × baseline   (${runs} runs)${note}`,
+  );
+}
+
+const copy = (value: unknown) => () => JSON.parse(JSON.stringify(value)) as unknown;
+
+const diagnosis = diagnosisInputSchema.parse({
+  grass: [{ species: 'st-augustine', cover: 0.9 }],
+  zone: 'south',
+  month: 7,
+  soilTempF: 84,
+  signs: Object.fromEntries(signs.filter((_, i) => i % 14 === 0).map(({ slug }) => [slug, true])),
+});
+const year = weather(1);
+const one = request(1);
+const many = Array.from({ length: 500 }, (_, index) => ({
+  request: request(index),
+  weather: weather(index % 12),
+}));
+const job = {
+  products: [
+    { herbicide: 'threeway-amine', ratePerAcre: 64 },
+    { herbicide: 'halosulfuron', ratePerAcre: 1.33 },
+  ],
+  areaFt2: 6000,
+  carrierGalPer1000: 1,
+  tankGal: 4,
+};
+
+console.log(
+  'operation                              each            against JSON.parse(JSON.stringify(input))',
+);
+const update = measure(() => diagnose(diagnosis, 'kerb'));
+report(
+  'one diagnosis update',
+  update,
+  measure(copy(diagnosis)),
+  `   at a quarter of this speed ${(update.msEach * 4).toFixed(1)} ms of a 16 ms frame`,
+);
+report(
+  'one soil season (40 simulated years)',
+  measure(() => zoneSoil(one.zones[0]!, year, [])),
+  measure(copy(year)),
+);
+report(
+  'one lawn’s season',
+  measure(() => lawnSeason(one, year, [], [])),
+  measure(copy([one, year])),
+);
+report(
+  'one mix card',
+  measure(() => mixCard(job)),
+  measure(copy(job)),
+);
+
+const start = performance.now();
+for (const lawn of many) lawnSeason(lawn.request, lawn.weather, [], []);
+const all = { msEach: performance.now() - start, runs: 1 };
+const base = performance.now();
+for (const lawn of many) copy(lawn)();
+report('500 lawns’ seasons', all, { msEach: performance.now() - base, runs: 1 });
