@@ -9,9 +9,7 @@
 import { readFileSync } from 'node:fs';
 import {
   checkApplication,
-  commandSchemas,
   diagnose,
-  lawnSeason,
   mixCard,
   perAcre,
   toPer1000,
@@ -20,8 +18,9 @@ import {
   zoneBias,
   zoneSoil,
   type CheckContext,
-  type CommandName,
 } from '@alfombra/core';
+import { lawnSeason } from '@alfombra/core/planning';
+import { commandSchemas, type CommandName } from '@alfombra/core/service';
 import { z } from 'zod';
 
 const NAMES = Object.keys(commandSchemas) as CommandName[];

@@ -6,7 +6,6 @@ import {
   climateNormals,
   diagnose,
   diagnosisInputSchema,
-  lawnSeason,
   localDate,
   mixCard,
   seasonRequestSchema,
@@ -18,6 +17,7 @@ import {
   type SeasonRequest,
   type WeatherBundle,
 } from '@alfombra/core';
+import { lawnSeason } from '@alfombra/core/planning';
 
 const TODAY = localDate('2026-04-08');
 const WARMUP = 30;

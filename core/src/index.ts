@@ -3,7 +3,6 @@ export * from './contract';
 export * from './diagnosis';
 export * from './establish';
 export * from './fertility';
-export * from './formats';
 export * from './knowledge';
 export * from './lawn';
 export * from './program';

@@ -8,7 +8,6 @@ import {
   checkApplication,
   grasses,
   herbicide,
-  lawnSeason,
   localDate,
   seasonRequestSchema,
   weeds,
@@ -20,6 +19,7 @@ import {
   type Region,
   type SiteFactor,
 } from './index';
+import { lawnSeason } from './planning';
 import { seasonDay, type SoilSeason } from './weather';
 import { testWeather } from './weather/testdata/testWeather';
 import { testZone } from './program/testdata/testLawn';

@@ -1,4 +1,4 @@
-import { endpoints } from '@alfombra/core';
+import { endpoints } from '@alfombra/core/service';
 import { randomUUID } from 'node:crypto';
 import request from 'supertest';
 import { lawnBody, signedInCompany, testServer, type TestServer } from '../test/testServer';

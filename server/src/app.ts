@@ -1,11 +1,11 @@
 import { join } from 'node:path';
 import {
-  openApi,
   type ApplicationRecordBody,
   type LawnBody,
   type ReadingBody,
   type VisitBody,
 } from '@alfombra/core';
+import { openApi } from '@alfombra/core/service';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import pino from 'pino';

@@ -1,4 +1,4 @@
-import { seasonView, type SeasonQuestion, type SeasonView } from '@/features/season/seasonView';
+import type { SeasonQuestion, SeasonView } from '@/features/season/seasonView';
 
 interface Answer {
   id: number;
@@ -21,9 +21,8 @@ function seasonWorker(): Worker {
   return worker;
 }
 
-/** A lawn's year, worked out off the main thread where there are workers. */
+/** A lawn's year, worked out off the main thread. */
 export function askSeason(question: SeasonQuestion): Promise<SeasonView> {
-  if (typeof Worker === 'undefined') return Promise.resolve(seasonView(question));
   return new Promise((resolve, reject) => {
     const id = nextId++;
     waiting.set(id, ({ view, failure }) =>

@@ -1,7 +1,6 @@
 export * from './application';
 export * from './causes';
 export * from './diagnosisModel';
-export * from './efficacy';
 export * from './emergenceWindows';
 export * from './fertilizers';
 export * from './fieldTests';

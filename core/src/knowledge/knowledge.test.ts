@@ -7,8 +7,6 @@ import {
   choiceScreens,
   contradictions,
   countTests,
-  efficacyRows,
-  efficacyRowSchema,
   emergenceWindows,
   feedingCalendars,
   grasses,
@@ -23,8 +21,6 @@ import {
   sign,
   signs,
   signSchema,
-  stageFactors,
-  stageFactorSchema,
   testThresholds,
   testThresholdSchema,
   toleranceOverrides,
@@ -36,6 +32,7 @@ import {
   weedSchema,
   type GrassSlug,
 } from '.';
+import { efficacyRows, efficacyRowSchema, stageFactors, stageFactorSchema } from './efficacy';
 
 const slugsOf = (rows: readonly { slug: string }[]) => rows.map(({ slug }) => slug);
 

@@ -1,14 +1,13 @@
 import {
   applicationRules,
-  efficacy,
   herbicides,
   prodiamineSteps,
-  stageFactor,
   weed as weedOf,
   type GrassSlug,
   type Herbicide,
   type ToleranceCondition,
 } from '../knowledge';
+import { efficacy, stageFactor } from '../knowledge/efficacy';
 import { activesOf, meanResidual } from '../rates';
 import { SQUARE_FEET_PER_ACRE, type LocalDate } from '../units';
 import type { Exclusion, Reason } from './reason';

@@ -1,6 +1,4 @@
-export * from './chooseMix';
-export * from './lawnSeason';
-export * from './planSeason';
+export * from './applicationsOf';
 export * from './reason';
 export * from './seasonInput';
 export * from './step';

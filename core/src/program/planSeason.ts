@@ -1,7 +1,6 @@
-import { herbicide } from '../knowledge';
 import { zoneArea } from '../lawn';
 import type { Application } from '../rates';
-import { addDays, daysBetween, localDate, type LocalDate } from '../units';
+import { addDays, daysBetween, localDate } from '../units';
 import { planZone } from './planZone';
 import type { SeasonInput } from './seasonInput';
 import type { LookStep, Season, Step } from './step';
@@ -80,52 +79,4 @@ export function planSeason(input: SeasonInput): Season {
     leftOut: zones.flatMap(({ leftOut }) => leftOut),
     unmet: zones.flatMap(({ unmet }) => unmet),
   };
-}
-
-/**
- * What a step would put down, in the terms of a record: one application a walk. Looking again puts
- * nothing down.
- * @param on day of the first walk; the step's best day unless given
- */
-export function applicationsOf(step: Step, on: LocalDate = step.window.best): Application[] {
-  const base = { zoneId: step.zoneId, areaFt2: step.areaFt2 };
-  switch (step.kind) {
-    case 'prevent':
-    case 'control':
-      return Array.from({ length: step.walks }, (_, walk) => ({
-        ...base,
-        id: `${step.id}#${walk + 1}`,
-        date: addDays(on, walk * step.intervalDays),
-        materials: step.products.map(({ herbicide: slug, ratePerAcre }) => ({
-          kind: 'herbicide' as const,
-          slug,
-          amount: (ratePerAcre * step.areaFt2) / 43_560,
-          unit: herbicide(slug)?.unit ?? 'oz',
-        })),
-      }));
-    case 'feed':
-      return [
-        {
-          ...base,
-          id: step.id,
-          date: on,
-          materials: [
-            { kind: 'fertilizer', slug: step.fertilizer, amount: step.totalLb, unit: 'lb' },
-          ],
-        },
-      ];
-    case 'seed':
-      return step.material === 'plugs'
-        ? []
-        : [
-            {
-              ...base,
-              id: step.id,
-              date: on,
-              materials: [{ kind: 'seed', slug: step.species, amount: step.total, unit: 'lb' }],
-            },
-          ];
-    case 'look-again':
-      return [];
-  }
 }

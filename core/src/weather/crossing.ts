@@ -14,6 +14,8 @@ export function crossing(
   direction: 'rising' | 'falling',
   { from = 0, to = means.length - 1, confirmDays = 3 } = {},
 ): number | null {
+  // Read once: this loop runs for every simulated year of every threshold.
+  const { backF, days: backDays } = crossingHysteresis;
   const sign = direction === 'rising' ? 1 : -1;
   let crossed: number | null = null;
   let reached = 0;
@@ -23,10 +25,10 @@ export function crossing(
     const value = means[index];
     const past = value === null || value === undefined ? null : sign * (value - thresholdF);
     reached = past !== null && past >= 0 ? reached + 1 : 0;
-    takenBack = past !== null && past <= -crossingHysteresis.backF ? takenBack + 1 : 0;
+    takenBack = past !== null && past <= -backF ? takenBack + 1 : 0;
     if (crossed === null && reached >= confirmDays && index - confirmDays + 1 <= to) {
       crossed = index - confirmDays + 1;
-    } else if (crossed !== null && takenBack >= crossingHysteresis.days) {
+    } else if (crossed !== null && takenBack >= backDays) {
       crossed = null;
     }
   }

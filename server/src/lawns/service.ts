@@ -1,6 +1,5 @@
 import {
   findingsOf,
-  lawnSeason,
   seasonRequestSchema,
   zoneArea,
   type ApplicationRecordBody,
@@ -13,6 +12,7 @@ import {
   type VisitBody,
   type WeatherBundle,
 } from '@alfombra/core';
+import { lawnSeason } from '@alfombra/core/planning';
 import type { DocumentStore, Stored } from '../documents/store';
 import { HttpFailure } from '../http/failure';
 import type { WeatherService } from '../weather/service';

@@ -1,10 +1,10 @@
 import {
-  parseWeatherCsv,
   yearOf,
   type LocalDate,
   type WeatherBundle,
   type WeatherImportResult,
 } from '@alfombra/core';
+import { parseWeatherCsv } from '@alfombra/core/service';
 import { Op } from 'sequelize';
 import { HttpFailure } from '../http/failure';
 import type { Models } from '../models';

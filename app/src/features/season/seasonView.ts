@@ -1,6 +1,5 @@
 import {
   findingsOf,
-  lawnSeason,
   responseAtDepth,
   SEASON_DEPTH_IN,
   seasonRequestSchema,
@@ -17,6 +16,7 @@ import {
   type VisitBody,
   type WeatherBundle,
 } from '@alfombra/core';
+import { lawnSeason } from '@alfombra/core/planning';
 
 /** What the screens show of a zone's soil: plain data, so that it can leave a worker. */
 export interface SoilView {

@@ -1,0 +1,6 @@
+// The planner and its efficacy table. Apart from the index, so that the app's main thread, which
+// never plans, does not load them: the worker, the server and the command line do.
+export * from './knowledge/efficacy';
+export * from './program/chooseMix';
+export * from './program/lawnSeason';
+export * from './program/planSeason';
