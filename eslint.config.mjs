@@ -53,6 +53,20 @@ export default tseslint.config(
     // It takes out assertions that noUncheckedIndexedAccess needs.
     rules: { '@typescript-eslint/no-unnecessary-type-assertion': 'off' },
   },
+  {
+    files: ['e2e/**/*.ts'],
+    rules: {
+      // The runner keeps the promises of its own suites.
+      '@typescript-eslint/no-floating-promises': [
+        'error',
+        {
+          allowForKnownSafeCalls: [
+            { from: 'package', package: 'node:test', name: ['describe', 'it', 'before', 'after'] },
+          ],
+        },
+      ],
+    },
+  },
   { files: ['app/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
   {
     files: ['**/*.{js,cjs}'],

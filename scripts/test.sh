@@ -17,7 +17,7 @@ step "web app"
 bash scripts/build-web.sh; echo $? >"$out/build"
 step "the story in the browser"
 if [ "$(cat "$out/build")" = 0 ]; then
-  node --import tsx --test --test-reporter=tap --test-concurrency=1 e2e/*.test.mts >"$out/e2e.tap" 2>"$out/e2e.err"
+  node --import tsx --test --test-reporter=tap --test-concurrency=1 e2e/*.test.ts >"$out/e2e.tap" 2>"$out/e2e.err"
   grep -E '^ *(not ok|ok)|^# |error:|expected|actual|message' "$out/e2e.tap" | head -n 200
   tail -n 20 "$out/e2e.err"
 fi

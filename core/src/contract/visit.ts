@@ -48,11 +48,12 @@ export type Visit = z.infer<typeof visitSchema>;
 /**
  * What the season is planned on: for every zone its latest look, with weeds seen earlier this year
  * kept as known but not counted as growing once a later look does not list them.
- * @param visits in any order
+ * @param visits in any order; of one day, the id tells which came first (ids are ordered by time)
  */
-export function findingsOf(visits: readonly VisitBody[]): ZoneFinding[] {
+export function findingsOf(visits: readonly (VisitBody & { id: string })[]): ZoneFinding[] {
   const byZone = new Map<string, ZoneFinding>();
-  const inOrder = [...visits].sort((a, b) => (a.date < b.date ? -1 : 1));
+  const key = ({ date, id }: { date: string; id: string }) => `${date} ${id}`;
+  const inOrder = [...visits].sort((a, b) => (key(a) < key(b) ? -1 : 1));
   for (const visit of inOrder) {
     for (const look of visit.looks) {
       const before = byZone.get(look.zoneId);

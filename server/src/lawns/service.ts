@@ -135,7 +135,7 @@ function summarizeLawn(company: Company, file: LawnFile, weather: WeatherBundle)
     region: body.region,
     upkeep: body.upkeep,
     zones: body.zones,
-    findings: findingsOf(file.visits.map((visit) => visit.body)),
+    findings: findingsOf(file.visits.map((visit) => ({ ...visit.body, id: visit.id }))),
     policy: company.policy,
     choices: body.choices,
   });

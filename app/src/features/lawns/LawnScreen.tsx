@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { useFailureWords } from '@/api/useFailureWords';
+import { SeasonPending } from '@/features/season/SeasonPending';
 import { useLawnSeason } from '@/features/season/useLawnSeason';
 import { SeasonStrip } from '@/features/season/SeasonStrip';
 import { gradeName } from '@/features/season/productWords';
@@ -13,8 +13,6 @@ import {
   Card,
   Chip,
   daySpan,
-  Failed,
-  Loading,
   number,
   Provenance,
   Screen,
@@ -35,24 +33,12 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
   const router = useRouter();
   const wide = useWide();
-  const words = useFailureWords();
   const { question, view, records, visits, error, retry } = useLawnSeason(lawnId);
   const walk = useWalkStore(({ walks }) => walks[lawnId]);
   const [picked, setPicked] = useState<string | null>(null);
   const onBack = wide ? undefined : () => router.push('/lawns');
-  if (error && !view) {
-    return (
-      <Screen title={t('lawns.title')} onBack={onBack}>
-        <Failed message={words(error)} onRetry={retry} />
-      </Screen>
-    );
-  }
   if (!question || !view) {
-    return (
-      <Screen title={t('lawns.title')} onBack={onBack}>
-        <Loading what={t('season.working')} />
-      </Screen>
-    );
+    return <SeasonPending title={t('lawns.title')} onBack={onBack} error={error} onRetry={retry} />;
   }
   const { lawn, weather } = question;
   const largest = [...lawn.zones].sort((a, b) => zoneArea(b) - zoneArea(a))[0]!;

@@ -1,7 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { checkWords } from '@/features/season/reasonWords';
-import { Card, Tag, Words } from '@/ui';
+import { Card, Words } from '@/ui';
 
 /** What the checker says: exceedances in madder with the rule, cautions in weld. */
 export function Findings({
@@ -23,10 +23,13 @@ export function Findings({
           tone={finding.severity === 'exceeds' ? 'stop' : 'caution'}
           testID={`finding-${finding.rule}`}
         >
-          <Tag
-            label={t(finding.severity === 'exceeds' ? 'record.exceeds' : 'record.caution')}
+          <Words
+            size="note"
+            weight="semi"
             tone={finding.severity === 'exceeds' ? 'stop' : 'caution'}
-          />
+          >
+            {t(finding.severity === 'exceeds' ? 'record.exceeds' : 'record.caution')}
+          </Words>
           <Words weight="bold" tone={finding.severity === 'exceeds' ? 'stop' : 'ink'}>
             {checkWords(t, finding)}
           </Words>

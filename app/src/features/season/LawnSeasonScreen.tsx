@@ -3,10 +3,10 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { useFailureWords } from '@/api/useFailureWords';
-import { Card, Chip, Empty, Failed, Loading, Screen, Title, Words } from '@/ui';
+import { Card, Chip, Empty, Screen, Title, Words } from '@/ui';
 import { ClashCard } from './ClashCard';
 import { reasonWords } from './reasonWords';
+import { SeasonPending } from './SeasonPending';
 import { StepCard } from './StepCard';
 import { useLawnSeason } from './useLawnSeason';
 
@@ -25,19 +25,12 @@ function sameClashes(clashes: readonly Clash[]): Clash[][] {
 export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
   const router = useRouter();
-  const words = useFailureWords();
   const { question, view, error, retry } = useLawnSeason(lawnId);
   const [picked, setPicked] = useState<string | null | undefined>(undefined);
   const onBack = () => router.push(`/lawns/${lawnId}`);
   if (!question || !view) {
     return (
-      <Screen title={t('season.title')} onBack={onBack}>
-        {error ? (
-          <Failed message={words(error)} onRetry={retry} />
-        ) : (
-          <Loading what={t('season.working')} />
-        )}
-      </Screen>
+      <SeasonPending title={t('season.title')} onBack={onBack} error={error} onRetry={retry} />
     );
   }
   const { lawn } = question;

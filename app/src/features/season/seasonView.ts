@@ -13,7 +13,7 @@ import {
   type ProbeReading,
   type Season,
   type SoilCrossing,
-  type VisitBody,
+  type Visit,
   type WeatherBundle,
 } from '@alfombra/core';
 import { lawnSeason } from '@alfombra/core/planning';
@@ -44,7 +44,7 @@ export interface SeasonView {
 export interface SeasonQuestion {
   company: Company;
   lawn: Lawn;
-  visits: VisitBody[];
+  visits: Visit[];
   records: Application[];
   readings: ProbeReading[];
   weather: WeatherBundle;

@@ -66,6 +66,8 @@ function question(): SeasonQuestion {
     }),
     visits: [
       {
+        id: '0190a000-0000-7000-8000-00000000000c',
+        version: 1,
         lawnId: '0190a000-0000-7000-8000-00000000000b',
         date: today,
         technician: '',

@@ -14,6 +14,7 @@ import { Pressable, View } from 'react-native';
 import { usePutVisit, useSession } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import type { SeasonQuestion, SeasonView } from '@/features/season/seasonView';
+import { SeasonPending } from '@/features/season/SeasonPending';
 import { useLawnSeason } from '@/features/season/useLawnSeason';
 import { useWalkStore, type WalkDraft, type WeedDraft } from '@/state/walkStore';
 import {
@@ -24,7 +25,6 @@ import {
   Empty,
   Failed,
   Field,
-  Loading,
   number,
   percent,
   PickerField,
@@ -45,23 +45,11 @@ const LEAVE_DAYS = 14;
 export function DecideScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
   const router = useRouter();
-  const words = useFailureWords();
   const { question, view, error, retry } = useLawnSeason(lawnId);
   const walk = useWalkStore(({ walks }) => walks[lawnId]);
   const back = () => router.push(`/lawns/${lawnId}/walk`);
-  if (error && !view) {
-    return (
-      <Screen title={t('decide.title')} onBack={back}>
-        <Failed message={words(error)} onRetry={retry} />
-      </Screen>
-    );
-  }
   if (!question || !view) {
-    return (
-      <Screen title={t('decide.title')} onBack={back}>
-        <Loading what={t('season.working')} />
-      </Screen>
-    );
+    return <SeasonPending title={t('decide.title')} onBack={back} error={error} onRetry={retry} />;
   }
   if (!walk) {
     return (

@@ -14,6 +14,7 @@ import { usePutLawn } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import { LawnPlan } from '@/features/lawns/LawnPlan';
 import type { SeasonQuestion, SeasonView } from '@/features/season/seasonView';
+import { SeasonPending } from '@/features/season/SeasonPending';
 import { useLawnSeason } from '@/features/season/useLawnSeason';
 import { useWalkStore, type WalkDraft, type WalkTab } from '@/state/walkStore';
 import {
@@ -21,7 +22,6 @@ import {
   Chip,
   Failed,
   ListRow,
-  Loading,
   number,
   Screen,
   Segmented,
@@ -47,23 +47,11 @@ const NEW_PATCH_FT = 4;
 export function WalkScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
   const router = useRouter();
-  const words = useFailureWords();
   const { question, view, error, retry } = useLawnSeason(lawnId);
   const walk = useWalkStore(({ walks }) => walks[lawnId]);
   const onBack = () => router.push(`/lawns/${lawnId}`);
-  if (error && !view) {
-    return (
-      <Screen title={t('lawn.walk')} onBack={onBack}>
-        <Failed message={words(error)} onRetry={retry} />
-      </Screen>
-    );
-  }
   if (!question || !view) {
-    return (
-      <Screen title={t('lawn.walk')} onBack={onBack}>
-        <Loading what={t('season.working')} />
-      </Screen>
-    );
+    return <SeasonPending title={t('lawn.walk')} onBack={onBack} error={error} onRetry={retry} />;
   }
   return walk && question.lawn.zones.some(({ id }) => id === walk.zoneId) ? (
     <Look question={question} view={view} walk={walk} />

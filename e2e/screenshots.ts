@@ -1,8 +1,8 @@
 /** `npm run screenshots`: one current picture of each main view from the demo, for the README. */
 import { join } from 'node:path';
 import type { Page } from 'playwright-core';
-import { openBrowser, PHONE, WIDE } from './browser.mts';
-import { ADDRESS, clearServer, startServer } from './testServer.mts';
+import { openBrowser, PHONE, WIDE } from './browser.ts';
+import { ADDRESS, clearServer, startServer } from './testServer.ts';
 
 const FOLDER = join(import.meta.dirname, '..', 'docs', 'screenshots');
 const TANNER = '/lawns/0190de02-0000-7000-8000-000000000003';

@@ -5,8 +5,8 @@
 import assert from 'node:assert/strict';
 import { after, before, describe, it } from 'node:test';
 import type { BrowserContext, Page } from 'playwright-core';
-import { openBrowser, PHONE, WIDE } from './browser.mts';
-import { ADDRESS, clearServer, startServer, stopServer } from './testServer.mts';
+import { openBrowser, PHONE, WIDE } from './browser.ts';
+import { ADDRESS, clearServer, startServer, stopServer } from './testServer.ts';
 
 const TANNER = '/lawns/0190de02-0000-7000-8000-000000000003';
 const LARKSPUR = '/lawns/0190de02-0000-7000-8000-000000000001';

@@ -1,0 +1,67 @@
+import { fireEvent, render, screen, within } from '@testing-library/react';
+import { mixCard, type MixInput } from '@alfombra/core';
+import '@/i18n';
+import { MixCardView } from './MixCardView';
+
+function show(input: Partial<MixInput> = {}) {
+  const card = mixCard({
+    products: [{ herbicide: 'quinclorac', ratePerAcre: 16 }],
+    areaFt2: 10_000,
+    carrierGalPer1000: 1,
+    tankGal: 4,
+    ...input,
+  });
+  render(<MixCardView card={card} />);
+  return card;
+}
+/** The lines of the card as they are read, top to bottom. */
+const lines = () =>
+  within(screen.getByTestId('mix-card'))
+    .getAllByText(/^\d+ · /)
+    .map((line) => line.textContent);
+
+it('numbers the pours in the order of filling', () => {
+  show();
+  expect(lines()).toEqual([
+    '1 · half the water first',
+    '2 · quinclorac',
+    '3 · methylated seed oil, 1 %',
+    '4 · fill to the line, hose above the rim',
+  ]);
+});
+
+it('says how many loads, and shows the last one when it is asked for', () => {
+  const card = show();
+  expect(screen.getByTestId('loads').textContent).toBe('2 loads of 4 gal + last load 2 gal');
+  expect(within(screen.getByTestId('mix-card')).getByText('covers 4,000 ft²')).toBeTruthy();
+  fireEvent.click(screen.getByText('Last load'));
+  expect(within(screen.getByTestId('mix-card')).getByText('covers 2,000 ft²')).toBeTruthy();
+  expect(card.last?.gallons).toBe(2);
+});
+
+it('says why loads are alike', () => {
+  show({ areaFt2: 8_400 });
+  expect(screen.getByText('made alike, so that the last is not too small to mix')).toBeTruthy();
+  expect(screen.queryByText('Last load')).toBeNull();
+});
+
+it('says when more is mixed than the job takes', () => {
+  show({ areaFt2: 400 });
+  expect(screen.queryByText('Rinse the measure into the tank. Nothing left over.')).toBeNull();
+  expect(screen.getByTestId('loads').textContent).toBe('1 load of 1 gal');
+});
+
+it('takes a recipe apart: nobody measures a dose', () => {
+  show({ products: [{ herbicide: 'tank-mesotrione-triclopyr', ratePerAcre: 1 }] });
+  expect(lines()).toEqual(expect.arrayContaining([expect.stringMatching(/· mesotrione$/)]));
+  expect(lines()).toEqual(expect.arrayContaining([expect.stringMatching(/· triclopyr/)]));
+  expect(screen.queryByText(/dose/)).toBeNull();
+});
+
+it('puts the label above itself, every time', () => {
+  show();
+  expect(screen.getByText('The label on your truck decides. Typical values here.')).toBeTruthy();
+  expect(screen.getByText(/^Signal word: /)).toBeTruthy();
+  expect(screen.getByText(/People and pets off until it is dry/)).toBeTruthy();
+  expect(screen.getByText(/Clean the tank/)).toBeTruthy();
+});

@@ -1,0 +1,127 @@
+import { localDate } from '../units';
+import { findingsOf, visitBodySchema, type Look, type VisitBody } from './visit';
+
+const ZONE = '0190a000-0000-7000-8000-000000000001';
+const OTHER = '0190a000-0000-7000-8000-000000000002';
+
+const look = (fields: Partial<Look> = {}): Look => ({
+  zoneId: ZONE,
+  patchId: null,
+  answers: {},
+  tests: [],
+  leading: [],
+  decision: null,
+  weeds: [],
+  pointCount: undefined,
+  ...fields,
+});
+
+const visit = (id: string, date: string, ...looks: Look[]): VisitBody & { id: string } => ({
+  id,
+  lawnId: '0190a000-0000-7000-8000-00000000000b',
+  date: localDate(date),
+  technician: 'Test Person',
+  looks,
+  note: '',
+});
+
+const dandelion = { weed: 'dandelion', cover: 0.1, growing: true };
+const clover = { weed: 'white-clover', cover: 0.05, growing: true };
+
+describe('what the season is planned on', () => {
+  it('is nothing before the first visit', () => expect(findingsOf([])).toEqual([]));
+
+  it('is the latest look, in whatever order the visits come', () => {
+    const early = visit('a', '2026-03-01', look({ weeds: [{ ...dandelion, cover: 0.2 }] }));
+    const late = visit('b', '2026-04-01', look({ weeds: [dandelion] }));
+    for (const visits of [
+      [early, late],
+      [late, early],
+    ]) {
+      expect(findingsOf(visits)).toEqual([{ zoneId: ZONE, weeds: [dandelion] }]);
+    }
+  });
+
+  it('takes the later of two visits of one day, by their ids', () => {
+    const first = visit('0190-1', '2026-04-01', look({ weeds: [{ ...dandelion, cover: 0.3 }] }));
+    const second = visit('0190-2', '2026-04-01', look({ weeds: [dandelion] }));
+    expect(findingsOf([second, first])).toEqual(findingsOf([first, second]));
+    expect(findingsOf([second, first])[0]?.weeds).toEqual([dandelion]);
+  });
+
+  it('remembers a weed that a later look does not list, as not growing', () => {
+    const [finding] = findingsOf([
+      visit('a', '2026-03-01', look({ weeds: [dandelion] })),
+      visit('b', '2026-04-01', look({ weeds: [clover] })),
+    ]);
+    expect(finding?.weeds).toEqual([clover, { ...dandelion, growing: false }]);
+  });
+
+  it('does not take a look without weeds for a clean lawn', () => {
+    const [finding] = findingsOf([
+      visit('a', '2026-03-01', look({ weeds: [dandelion] })),
+      visit('b', '2026-04-01', look()),
+    ]);
+    expect(finding?.weeds).toEqual([dandelion]);
+  });
+
+  it('keeps zones apart', () => {
+    const findings = findingsOf([
+      visit('a', '2026-03-01', look({ weeds: [dandelion] }), look({ zoneId: OTHER })),
+    ]);
+    expect(findings.map(({ zoneId, weeds }) => [zoneId, weeds.length])).toEqual([
+      [ZONE, 1],
+      [OTHER, 0],
+    ]);
+  });
+
+  it('carries the day to look again, and a cause only when one was decided', () => {
+    const decided = (decision: Look['decision']) =>
+      findingsOf([visit('a', '2026-03-01', look({ decision }))])[0];
+    const day = localDate('2026-04-20');
+    expect(decided({ kind: 'cannot-tell', lookAgainOn: day })).toEqual({
+      zoneId: ZONE,
+      weeds: [],
+      lookAgainOn: day,
+    });
+    expect(decided({ kind: 'leave', cause: 'chinch-bug', lookAgainOn: day })).toMatchObject({
+      lookAgainOn: day,
+      cause: 'chinch-bug',
+    });
+    expect(decided({ kind: 'cause', cause: 'chinch-bug' })).not.toHaveProperty('lookAgainOn');
+  });
+});
+
+describe('a visit that is not good', () => {
+  const good = visit('a', '2026-03-01', look({ weeds: [dandelion] }));
+  const paths = (body: unknown) =>
+    visitBodySchema.safeParse(body).error?.issues.map(({ path }) => path.join('.')) ?? [];
+
+  it('is taken when it is good', () => expect(paths(good)).toEqual([]));
+
+  it.each<[string, object, string]>([
+    ['a day that is none', { ...good, date: '2026-02-30' }, 'date'],
+    [
+      'an unknown weed',
+      { looks: [look({ weeds: [{ ...clover, weed: 'plush' }] })] },
+      'looks.0.weeds.0.weed',
+    ],
+    [
+      'a cover over the whole',
+      { looks: [look({ weeds: [{ ...clover, cover: 1.4 }] })] },
+      'looks.0.weeds.0.cover',
+    ],
+    [
+      'an unknown cause',
+      { looks: [look({ decision: { kind: 'cause', cause: 'gnomes' } })] },
+      'looks.0.decision.cause',
+    ],
+    [
+      'more hits than points',
+      { looks: [look({ pointCount: { hits: 9, points: 8 } })] },
+      'looks.0.pointCount.hits',
+    ],
+  ])('points at %s', (_, change, path) => {
+    expect(paths({ ...good, ...change })).toEqual([path]);
+  });
+});

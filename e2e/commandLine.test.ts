@@ -1,0 +1,128 @@
+/** The command line as another program meets it: JSON in, JSON out, 2 and a pointed message. */
+import assert from 'node:assert/strict';
+import { spawnSync } from 'node:child_process';
+import { join } from 'node:path';
+import { describe, it } from 'node:test';
+
+const SCRIPT = join(import.meta.dirname, '..', 'scripts', 'alfombra.ts');
+
+function alfombra(args: string[], input: unknown = '') {
+  const { status, stdout, stderr } = spawnSync(
+    process.execPath,
+    ['--import', 'tsx', SCRIPT, ...args],
+    { input: typeof input === 'string' ? input : JSON.stringify(input), encoding: 'utf8' },
+  );
+  return { status, stdout, stderr };
+}
+
+function answer(args: string[], input: unknown): Record<string, unknown> {
+  const { status, stdout, stderr } = alfombra(args, input);
+  assert.equal(status, 0, stderr);
+  return JSON.parse(stdout) as Record<string, unknown>;
+}
+
+/** Seven chinch bugs in three coffee cans in July, on St. Augustine in the sun. */
+const CHINCH = {
+  grass: [{ species: 'st-augustine', cover: 1 }],
+  zone: 'south',
+  month: 7,
+  soilTempF: 84,
+  signs: { 'k-loc-full-sun': true, 's-edge-yellow': true, 't-rewet': false, edge: 's-edge-sharp' },
+  tests: [{ test: 'chinch-float', sampler: 4, counts: [3, 2, 2] }],
+};
+
+void describe('the command line', () => {
+  it('diagnoses: a posterior that sums to 1, and a verdict', () => {
+    const { posterior, verdict, nextChecks } = answer(['diagnose'], CHINCH) as {
+      posterior: { cause: string; p: number }[];
+      verdict: string;
+      nextChecks: { gainBits: number }[];
+    };
+    assert.equal(posterior[0]?.cause, 'chinch-bug');
+    assert.equal(verdict, 'likely');
+    assert.ok(Math.abs(posterior.reduce((sum, { p }) => sum + p, 0) - 1) < 1e-9);
+    assert.ok(nextChecks.every(({ gainBits }) => gainBits >= 0));
+  });
+
+  it('is stable: the same input gives the same bytes', () => {
+    assert.equal(alfombra(['diagnose'], CHINCH).stdout, alfombra(['diagnose'], CHINCH).stdout);
+  });
+
+  it('works out amounts from a rate an acre and from the same rate per 1,000 ft²', () => {
+    // 16 oz an acre are 0.3673 oz per 1,000 ft² (43.56 thousands in an acre).
+    const job = { areaFt2: 10_890, carrierGalPer1000: 1, tankGal: 4 };
+    const acre = answer(['amounts'], {
+      ...job,
+      products: [{ herbicide: 'quinclorac', rate: 16, unit: 'oz/acre' }],
+    }) as { products: { total: number }[] };
+    const thousand = answer(['amounts'], {
+      ...job,
+      products: [{ herbicide: 'quinclorac', rate: 16 / 43.56, unit: 'oz/1000' }],
+    }) as { products: { total: number }[] };
+    assert.ok(Math.abs((acre.products[0]?.total ?? 0) - 4) < 1e-9, 'a quarter acre takes 4 oz');
+    assert.ok(Math.abs((thousand.products[0]?.total ?? 0) - 4) < 1e-9);
+  });
+
+  it('checks an application against the label', () => {
+    const { exceeds, findings } = answer(['check'], {
+      application: {
+        id: 'one',
+        zoneId: 'back',
+        date: '2026-04-08',
+        areaFt2: 43_560,
+        materials: [{ kind: 'herbicide', slug: 'prodiamine', amount: 51, unit: 'oz' }],
+      },
+      context: {
+        stand: [{ species: 'tall-fescue', cover: 0.9 }],
+        desired: ['tall-fescue'],
+        zoneFt2: 43_560,
+      },
+    }) as { exceeds: boolean; findings: { rule: string }[] };
+    assert.equal(exceeds, true);
+    assert.ok(findings.some(({ rule }) => rule === 'rate-over-label'));
+  });
+
+  it('tells the schema of every command', () => {
+    for (const command of ['diagnose', 'soil', 'season', 'amounts', 'check']) {
+      assert.equal(answer(['schema', command], '').type, 'object', command);
+    }
+  });
+
+  for (const [what, args, input, message] of [
+    ['no command', [], '', /^usage: alfombra </],
+    ['an unknown command', ['mow'], '{}', /^usage: alfombra </],
+    ['nothing on stdin', ['diagnose'], '', /^no JSON on stdin/],
+    ['text that is no JSON', ['diagnose'], '{"grass":', /^stdin is not JSON/],
+    [
+      'cover over 100 %',
+      ['diagnose'],
+      { ...CHINCH, grass: [{ species: 'st-augustine', cover: 2 }] },
+      /^grass\.0\.cover: /m,
+    ],
+    ['a month that is none', ['diagnose'], { ...CHINCH, month: 13 }, /^month: /m],
+    [
+      'a rate without a unit',
+      ['amounts'],
+      { products: [{ herbicide: 'quinclorac', rate: 16 }], areaFt2: 1000, tankGal: 4 },
+      /^products\.0\.unit: a rate needs its unit/m,
+    ],
+    [
+      'an ounce where fluid ounces are meant',
+      ['amounts'],
+      {
+        products: [{ herbicide: 'dithiopyr', rate: 16, unit: 'oz/acre' }],
+        areaFt2: 1000,
+        tankGal: 4,
+      },
+      /^products\.0\.unit: dithiopyr is measured in fl-oz/m,
+    ],
+    ['the schema of nothing', ['schema', 'lawn'], '', /^schema of what\?/],
+  ] as const) {
+    it(`answers 2 to ${what}, and says what is wrong`, () => {
+      const { status, stdout, stderr } = alfombra([...args], input);
+      assert.equal(status, 2);
+      assert.equal(stdout, '');
+      assert.match(stderr, message);
+    });
+  }
+});
