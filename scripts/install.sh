@@ -17,7 +17,7 @@ case "${1:-}" in
     [ "$(cat node_modules/.alfombra-stamp 2>/dev/null || true)" = "$stamp" ] && exit 0
     need_space 1600000
     npm ci --no-audit --no-fund --loglevel=error >.npm-install.log 2>&1 \
-      || fail "npm ci failed; the last line of .npm-install.log: $(tail -n 1 .npm-install.log)"
+      || fail "npm ci failed: $(grep -m 2 '^npm error' .npm-install.log | sed 's/^npm error //' | tr '\n' ' ')(the whole story: .npm-install.log)"
     rm -f .npm-install.log
     echo "$stamp" >node_modules/.alfombra-stamp
     ;;

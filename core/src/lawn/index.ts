@@ -1,3 +1,6 @@
 export * from './area';
+export * from './areaInterval';
+export * from './localPlane';
+export * from './siteVerdicts';
 export * from './stand';
 export * from './zone';

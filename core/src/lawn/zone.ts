@@ -1,5 +1,11 @@
 import { z } from 'zod';
-import { grassSlugSchema, SITE_FACTORS } from '../knowledge';
+import {
+  grassSlugSchema,
+  MEASURE_METHODS,
+  PROBE_STOPS,
+  SITE_FACTORS,
+  SOIL_TEXTURES,
+} from '../knowledge';
 
 /** A corner of an outline on the lawn's own plan, feet east and south of the plan's corner. */
 export const pointSchema = z.object({ x: z.number(), y: z.number() });
@@ -53,8 +59,25 @@ export const siteSchema = z.object({
   sensitivePlants: z.boolean().default(false),
   samePlaceBefore: z.boolean().nullable().default(null),
   newTurf: z.boolean().nullable().default(null),
+  /** Direct sun on a clear midsummer day, h. */
+  sunHours: z.number().min(0).max(16).nullable().default(null),
+  /** Rise over run, per cent. */
+  slopePct: z.number().min(0).max(100).nullable().default(null),
+  texture: z.enum(SOIL_TEXTURES).nullable().default(null),
+  thatchIn: z.number().min(0).max(6).nullable().default(null),
+  /** An easy push of the rod and how it ended. */
+  probe: z
+    .object({ depthIn: z.number().min(0).max(24), stop: z.enum(PROBE_STOPS) })
+    .nullable()
+    .default(null),
 });
 export type Site = z.infer<typeof siteSchema>;
+
+/** How the outline was measured; a walked one carries the σ of its corners, ft per axis. */
+export const measureSchema = z.object({
+  method: z.enum(MEASURE_METHODS),
+  cornerSigmaFt: z.number().positive().nullable().default(null),
+});
 
 export const edgeStateSchema = z.enum(['confirmed', 'assumed']);
 
@@ -66,6 +89,7 @@ export const zoneSchema = z
     outline: z.array(pointSchema).min(3),
     /** State of the edge that leaves each corner. */
     edges: z.array(edgeStateSchema),
+    measure: measureSchema.default({ method: 'sketch', cornerSigmaFt: null }),
     /** House, beds and drive inside the zone. */
     cutouts: z.array(z.array(pointSchema).min(3)).default([]),
     stand: standSchema,

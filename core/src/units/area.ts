@@ -10,6 +10,9 @@ export const SQUARE_METRES_PER_SQUARE_FOOT = 0.09290304;
 
 export const squareFeet = (value: number): SquareFeet => quantity<'ft2'>(value);
 
+/** Feet in a metre (definition, international foot). */
+export const FEET_PER_METRE = 1 / 0.3048;
+
 /** ft² → acres. */
 export const toAcres = (area: SquareFeet): Acres => quantity<'acre'>(area / SQUARE_FEET_PER_ACRE);
 
