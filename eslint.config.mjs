@@ -12,7 +12,8 @@ const FLOORS = [
   ['lawn', 'weather'],
   ['diagnosis', 'identify', 'rates', 'establish', 'water', 'fertility'],
   ['program', 'checker', 'practice'],
-  ['contract', 'formats'],
+  ['contract'],
+  ['formats'],
 ];
 const CORE_FOLDERS = FLOORS.flat();
 const coreElements = CORE_FOLDERS.map((folder) => ({

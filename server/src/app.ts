@@ -1,8 +1,12 @@
 import { join } from 'node:path';
 import {
   type ApplicationRecordBody,
+  type CustomerBody,
   type LawnBody,
+  type PhotoBody,
   type ReadingBody,
+  type ReportBody,
+  type SoilSampleBody,
   type VisitBody,
 } from '@alfombra/core';
 import { openApi } from '@alfombra/core/service';
@@ -13,17 +17,26 @@ import { pinoHttp } from 'pino-http';
 import { companyRoutes } from './companies/routes';
 import { CompanyService } from './companies/service';
 import type { Config } from './config';
+import { customerRoutes } from './customers/routes';
 import { lawnDocumentRoutes, listUnderLawn } from './documents/lawnDocumentRoutes';
+import type { DocumentModel } from './documents/document';
 import { DocumentStore } from './documents/store';
 import { failureHandler, HttpFailure } from './http/failure';
 import { lawnRoutes } from './lawns/routes';
 import { LawnService } from './lawns/service';
 import type { Models } from './models';
+import { photoRoutes } from './photos/routes';
+import { PhotoService } from './photos/service';
 import { readingResource } from './readings/resource';
 import { recordResource } from './records/resource';
+import { sharedReportRoutes } from './reports/routes';
+import { ReportService } from './reports/service';
+import { sampleResource } from './samples/resource';
 import { requireSession, sessionRoutes } from './sessions/routes';
 import { SessionService } from './sessions/service';
+import { standInLaboratory } from './standins/soilLaboratory';
 import { standInStations } from './standins/weatherStation';
+import { takeAlongRoutes } from './takeAlong/routes';
 import { visitResource } from './visits/resource';
 import { stationRoutes } from './weather/routes';
 import { WeatherService } from './weather/service';
@@ -38,14 +51,29 @@ export function createApp(
   now: () => Date = () => new Date(),
 ): Express {
   const { sequelize } = models;
-  const lawnStore = new DocumentStore<LawnBody>(sequelize, models.lawns, 'lawn');
-  const visitStore = new DocumentStore<VisitBody>(sequelize, models.visits, 'visit');
-  const recordStore = new DocumentStore<ApplicationRecordBody>(sequelize, models.records, 'record');
-  const readingStore = new DocumentStore<ReadingBody>(sequelize, models.readings, 'reading');
+  const store = <Body extends object>(model: DocumentModel, noun: string) =>
+    new DocumentStore<Body>(sequelize, model, noun, models.acceptedWrites);
+  const lawnStore = store<LawnBody>(models.lawns, 'lawn');
+  const visitStore = store<VisitBody>(models.visits, 'visit');
+  const recordStore = store<ApplicationRecordBody>(models.records, 'record');
+  const readingStore = store<ReadingBody>(models.readings, 'reading');
+  const customerStore = store<CustomerBody>(models.customers, 'customer');
+  const sampleStore = store<SoilSampleBody>(models.samples, 'soil sample');
+  const photoStore = store<PhotoBody>(models.photos, 'photo');
+  const reportStore = store<ReportBody>(models.reports, 'report');
   const companies = new CompanyService(models, now);
   const sessions = new SessionService(models, now);
   const weather = new WeatherService(models, standInStations);
-  const lawns = new LawnService(lawnStore, visitStore, recordStore, readingStore, weather);
+  const lawns = new LawnService(
+    lawnStore,
+    visitStore,
+    recordStore,
+    readingStore,
+    sampleStore,
+    weather,
+  );
+  const photos = new PhotoService(models, photoStore, lawnStore);
+  const reports = new ReportService(models, reportStore, lawnStore, visitStore, photos, companies);
 
   const app = express();
   app.disable('x-powered-by');
@@ -61,6 +89,7 @@ export function createApp(
         directives: {
           'script-src': ["'self'", "'wasm-unsafe-eval'"],
           'worker-src': ["'self'", 'blob:'],
+          'img-src': ["'self'", 'data:', 'blob:'],
           'upgrade-insecure-requests': null,
         },
       },
@@ -81,6 +110,7 @@ export function createApp(
   api.get('/openapi.json', (_request, response) => {
     response.json(document);
   });
+  api.use('/shared', sharedReportRoutes(reports));
   api.use('/session', sessionRoutes(sessions, config));
   api.use(requireSession(sessions));
   api.use('/company', companyRoutes(companies));
@@ -91,10 +121,34 @@ export function createApp(
   listUnderLawn(lawnRouter, 'visits', visits);
   listUnderLawn(lawnRouter, 'records', records);
   listUnderLawn(lawnRouter, 'readings', readings);
+  const samples = sampleResource(sampleStore, lawnStore, companies, standInLaboratory);
+  listUnderLawn(lawnRouter, 'samples', samples);
+  listUnderLawn(lawnRouter, 'photos', photos.resource());
+  listUnderLawn(lawnRouter, 'reports', reports.resource());
   api.use('/lawns', lawnRouter);
   api.use('/visits', lawnDocumentRoutes(visits));
   api.use('/records', lawnDocumentRoutes(records));
   api.use('/readings', lawnDocumentRoutes(readings));
+  api.use('/customers', customerRoutes(customerStore));
+  api.use('/samples', lawnDocumentRoutes(samples));
+  api.use('/photos', photoRoutes(photos));
+  api.use('/reports', lawnDocumentRoutes(reports.resource()));
+  api.use(
+    '/take-along',
+    takeAlongRoutes({
+      companies,
+      customers: customerStore,
+      lawns,
+      visits: visitStore,
+      records: recordStore,
+      readings: readingStore,
+      samples: sampleStore,
+      photos,
+      reports,
+      laboratory: standInLaboratory,
+      weather,
+    }),
+  );
   api.use('/stations', stationRoutes(weather));
   api.use(() => {
     throw new HttpFailure('not-found', 'There is no such address.');

@@ -1,6 +1,9 @@
 import type { ModelStatic, Sequelize } from 'sequelize';
+import { defineAcceptedWrite, type AcceptedWriteRow } from './documents/acceptedWrite';
 import { defineCompany, type CompanyRow } from './companies/model';
 import { defineDocument, type DocumentModel } from './documents/document';
+import { definePhotoPiece, type PhotoPieceRow } from './photos/model';
+import { defineReportLink, type ReportLinkRow } from './reports/model';
 import { defineSession, defineUser, type SessionRow, type UserRow } from './sessions/model';
 import { defineStationDay, type StationDayRow } from './weather/model';
 
@@ -13,6 +16,13 @@ export interface Models {
   visits: DocumentModel;
   records: DocumentModel;
   readings: DocumentModel;
+  customers: DocumentModel;
+  samples: DocumentModel;
+  photos: DocumentModel;
+  photoPieces: ModelStatic<PhotoPieceRow>;
+  reports: DocumentModel;
+  reportLinks: ModelStatic<ReportLinkRow>;
+  acceptedWrites: ModelStatic<AcceptedWriteRow>;
   stationDays: ModelStatic<StationDayRow>;
 }
 
@@ -27,6 +37,13 @@ export function defineModels(sequelize: Sequelize): Models {
     visits: defineDocument(sequelize, 'visits', { ofLawn: true }),
     records: defineDocument(sequelize, 'records', { ofLawn: true }),
     readings: defineDocument(sequelize, 'readings', { ofLawn: true }),
+    customers: defineDocument(sequelize, 'customers', { ofLawn: false }),
+    samples: defineDocument(sequelize, 'samples', { ofLawn: true }),
+    photos: defineDocument(sequelize, 'photos', { ofLawn: true }),
+    photoPieces: definePhotoPiece(sequelize),
+    reports: defineDocument(sequelize, 'reports', { ofLawn: true }),
+    reportLinks: defineReportLink(sequelize),
+    acceptedWrites: defineAcceptedWrite(sequelize),
     stationDays: defineStationDay(sequelize),
   };
 }

@@ -1,7 +1,9 @@
 import { z } from 'zod';
-import { regionSchema } from '../knowledge';
+import { regionSchema, weed } from '../knowledge';
 import { patchSchema, pointSchema, zoneSchema } from '../lawn';
 import { clashChoicesSchema, upkeepSchema } from '../program';
+import { localDateSchema } from '../weather';
+import { questionSchema } from './question';
 
 /** Something on the plan that is not lawn, drawn so that the technician knows where they stand. */
 export const featureSchema = z.object({
@@ -9,17 +11,113 @@ export const featureSchema = z.object({
   outline: z.array(pointSchema).min(3),
 });
 
+/** Things noted at one spot of the plan. */
+export const PIN_KINDS = [
+  'irrigation-head',
+  'dry-gap',
+  'wet-roof',
+  'wet-gutter',
+  'wet-drain',
+  'wet-drip',
+  'wet-low-ground',
+  'snow-pile',
+  'pet-door',
+  'tree',
+  'utility-box',
+  'rock',
+  'hazard',
+] as const;
+export const pinSchema = z.object({
+  id: z.uuid(),
+  kind: z.enum(PIN_KINDS),
+  at: pointSchema,
+  note: z.string().max(300).default(''),
+  seenOn: localDateSchema,
+});
+export type Pin = z.infer<typeof pinSchema>;
+
+/** Things noted along a line of the plan. */
+export const LINE_KINDS = [
+  'pavement',
+  'road',
+  'harbour-edge',
+  'traffic-route',
+  'mow-line',
+  'fence',
+] as const;
+export const planLineSchema = z.object({
+  id: z.uuid(),
+  kind: z.enum(LINE_KINDS),
+  points: z.array(pointSchema).min(2),
+  note: z.string().max(300).default(''),
+  seenOn: localDateSchema,
+});
+export type PlanLine = z.infer<typeof planLineSchema>;
+
+/** A weed patch drawn on the plan; the category alone is enough until it has a name. */
+export const weedPatchSchema = z.object({
+  id: z.uuid(),
+  zoneId: z.uuid(),
+  plant: z.discriminatedUnion('kind', [
+    z.object({
+      kind: z.literal('weed'),
+      weed: z.string().refine((slug) => weed(slug) !== undefined, 'unknown weed'),
+      /** Posterior of the key when it was named with it, 0-1. */
+      confidence: z.number().min(0).max(1).nullable().default(null),
+    }),
+    z.object({ kind: z.literal('category'), category: z.enum(['sedge', 'broadleaf', 'grassy']) }),
+  ]),
+  centre: pointSchema,
+  /** ft, longest way and across. */
+  lengthFt: z.number().positive('a patch has a length above 0'),
+  widthFt: z.number().positive('a patch has a width above 0'),
+  /** Share of the patch's own ground under the weed, 0-1. */
+  cover: z.number().min(0).max(1, 'cover is a share of the ground, 0 to 1'),
+  stage: z.enum(['seedling', 'untillered', '2-4-tiller', 'mature-seeded', 'flowering']),
+  seenOn: localDateSchema,
+  /** Waits for a better look, for instance when it has greened up. */
+  lookAgainOn: localDateSchema.nullable().default(null),
+});
+export type WeedPatch = z.infer<typeof weedPatchSchema>;
+
+/** How a property is to be treated and reached. */
+export const propertySchema = z.object({
+  access: z.string().max(500).default(''),
+  mows: z.enum(['owner', 'service', 'us', 'unknown']).default('unknown'),
+  waters: z.enum(['owner', 'system', 'nobody', 'unknown']).default('unknown'),
+  intensity: z.enum(['gentle', 'normal', 'hard']).default('normal'),
+  budget: z.string().max(120).default(''),
+  pets: z.boolean().nullable().default(null),
+  children: z.boolean().nullable().default(null),
+  waterNear: z.enum(['none', 'pond-or-stream', 'well', 'unknown']).default('unknown'),
+  sensitiveNeighbours: z.string().max(300).default(''),
+});
+export type Property = z.infer<typeof propertySchema>;
+
 /** A lawn as it is stored: whose it is, where it stands, its zones and damaged patches. */
 export const lawnBodySchema = z.object({
   /** What the technician calls it; usually the street and number. */
   name: z.string().trim().min(1, 'give the lawn a name').max(80),
   customer: z.string().trim().max(80),
+  customerId: z.uuid().nullable().default(null),
+  archived: z.boolean().default(false),
+  /** Place of the plan's corner on the ellipsoid, degrees; `null` until somebody knows. */
+  origin: z
+    .object({ lat: z.number().min(-90).max(90), lon: z.number().min(-180).max(180) })
+    .nullable()
+    .default(null),
+  property: propertySchema.prefault({}),
   region: regionSchema,
   stationId: z.string(),
   upkeep: upkeepSchema,
-  zones: z.array(zoneSchema).min(1, 'a lawn has at least one zone'),
+  /** Empty until somebody has measured. */
+  zones: z.array(zoneSchema),
   patches: z.array(patchSchema).default([]),
   features: z.array(featureSchema).default([]),
+  pins: z.array(pinSchema).default([]),
+  lines: z.array(planLineSchema).default([]),
+  weedPatches: z.array(weedPatchSchema).default([]),
+  questions: z.array(questionSchema).default([]),
   /** Answers to clashes between seeding and prevention, by clash id. */
   choices: clashChoicesSchema.default({}),
 });
@@ -57,5 +155,11 @@ export const lawnSummarySchema = z.object({
     })
     .nullable(),
   clashes: z.number().int(),
+  archived: z.boolean(),
+  customerId: z.uuid().nullable(),
+  /** What waits for a person: patches and plants to look at again, questions, reports overdue. */
+  followUps: z.array(
+    z.object({ kind: z.enum(['look-again', 'question', 'report-overdue']), date: z.string() }),
+  ),
 });
 export type LawnSummary = z.infer<typeof lawnSummarySchema>;

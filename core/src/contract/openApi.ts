@@ -3,10 +3,20 @@ import { weatherBundleSchema } from '../weather';
 import { applicationRecordBodySchema, applicationRecordSchema } from './applicationRecord';
 import { companySchema, companyUpdateSchema } from './company';
 import { failureSchema } from './failure';
+import { customerBodySchema, customerSchema } from './customer';
 import { lawnBodySchema, lawnSchema, lawnSummarySchema, versioned } from './lawn';
+import { takeAlongSchema } from './lawnFile';
+import { photoBodySchema, photoSchema } from './photo';
 import { readingBodySchema, readingSchema } from './reading';
 import { signInSchema, userSchema } from './session';
+import { soilSampleBodySchema, soilSampleSchema } from './soilSample';
 import { visitBodySchema, visitSchema } from './visit';
+import {
+  reportAnswersSchema,
+  reportBodySchema,
+  reportSchema,
+  sharedReportSchema,
+} from './visitReport';
 import { weatherImportResultSchema, weatherImportSchema } from './weatherImport';
 
 interface Endpoint {
@@ -59,6 +69,103 @@ export const endpoints: readonly Endpoint[] = [
     request: companyUpdateSchema,
     response: companySchema,
   },
+  {
+    method: 'get',
+    path: '/api/customers',
+    summary: 'All customers',
+    response: z.array(customerSchema),
+  },
+  {
+    method: 'put',
+    path: '/api/customers/{id}',
+    summary: 'Write a customer',
+    request: versioned(customerBodySchema),
+    response: customerSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/lawns/{id}/samples',
+    summary: 'Soil samples of a lawn, latest first, with the reports that are back',
+    response: z.array(soilSampleSchema),
+  },
+  {
+    method: 'put',
+    path: '/api/samples/{id}',
+    summary: 'Write a soil sample',
+    request: withVersion(soilSampleBodySchema),
+    response: soilSampleSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/lawns/{id}/photos',
+    summary: 'Photos of a lawn, latest first',
+    response: z.array(photoSchema),
+  },
+  {
+    method: 'put',
+    path: '/api/photos/{id}',
+    summary: 'Announce a photo',
+    request: withVersion(photoBodySchema),
+    response: photoSchema,
+  },
+  {
+    method: 'put',
+    path: '/api/photos/{id}/bytes',
+    summary: 'Send a piece of a photo, from ?start= on (application/octet-stream)',
+    response: z.object({ received: z.number().int() }),
+  },
+  { method: 'get', path: '/api/photos/{id}/bytes', summary: 'The photo itself' },
+  {
+    method: 'get',
+    path: '/api/lawns/{id}/reports',
+    summary: 'Visit reports of a lawn with their links, latest first',
+    response: z.array(reportSchema),
+  },
+  {
+    method: 'put',
+    path: '/api/reports/{id}',
+    summary: 'Write a visit report; revoking it is a write as well',
+    request: withVersion(reportBodySchema),
+    response: reportSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/take-along',
+    summary: 'Everything a phone needs where there is no signal',
+    response: takeAlongSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/shared/{token}',
+    summary: 'A report, for the holder of its link',
+    response: sharedReportSchema,
+    open: true,
+  },
+  {
+    method: 'post',
+    path: '/api/shared/{token}/answers',
+    summary: 'The customer’s answers',
+    request: reportAnswersSchema,
+    response: z.object({
+      changes: z.array(
+        z.object({
+          questionId: z.uuid(),
+          fact: z.string(),
+          zoneId: z.uuid().nullable(),
+          before: z.string(),
+          after: z.string(),
+        }),
+      ),
+    }),
+    open: true,
+  },
+  {
+    method: 'get',
+    path: '/api/shared/{token}/photos/{photo}',
+    summary: 'A photo of the report',
+    open: true,
+  },
+  { method: 'get', path: '/api/shared/{token}/pdf', summary: 'The report as PDF', open: true },
   {
     method: 'get',
     path: '/api/lawns',

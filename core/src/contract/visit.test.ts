@@ -22,6 +22,7 @@ const visit = (id: string, date: string, ...looks: Look[]): VisitBody & { id: st
   date: localDate(date),
   technician: 'Test Person',
   looks,
+  promised: '',
   note: '',
 });
 

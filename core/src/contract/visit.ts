@@ -38,6 +38,8 @@ export const visitBodySchema = z.object({
   date: localDateSchema,
   technician: z.string(),
   looks: z.array(lookSchema),
+  /** What the customer was told would be done. */
+  promised: z.string().max(500).default(''),
   note: z.string().max(2000).default(''),
 });
 export type VisitBody = z.infer<typeof visitBodySchema>;

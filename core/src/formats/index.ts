@@ -1,1 +1,5 @@
+export * from './customersCsv';
+export * from './lawnGeoJson';
+export * from './photoPlace';
+export * from './soilReportCsv';
 export * from './weatherCsv';

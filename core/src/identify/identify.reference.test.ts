@@ -9,7 +9,14 @@ import {
   lookAlikeSchema,
   lookAlikes,
 } from '../knowledge/key';
-import { identify, keyTaxon, plantCategory, statesOf, weedInSeason, type KeyAnswer } from './identify';
+import {
+  identify,
+  keyTaxon,
+  plantCategory,
+  statesOf,
+  weedInSeason,
+  type KeyAnswer,
+} from './identify';
 import { lookAlikesOf, tellApart } from './tellApart';
 
 const SETTING = { region: 'transition' as const, month: 7, onLawn: [] };
@@ -46,7 +53,10 @@ describe('the matrix', () => {
 
 describe('the posterior', () => {
   it('is what the plain product of prior and likelihoods gives', () => {
-    const answers = { 'leaf-tip': { state: 'boat-shaped' }, 'seed-head': { state: 'open-panicle' } };
+    const answers = {
+      'leaf-tip': { state: 'boat-shaped' },
+      'seed-head': { state: 'open-panicle' },
+    };
     const base = identify({ ...SETTING, answers: {} }).candidates;
     const raw = keyTaxa.map((taxon) => {
       const l = (character: string, state: string) => {
@@ -62,13 +72,19 @@ describe('the posterior', () => {
     const sum = raw.reduce((a, b) => a + b, 0);
     const after = identify({ ...SETTING, answers }).candidates;
     keyTaxa.forEach((taxon, index) =>
-      expect(after.find((entry) => entry.taxon === taxon.slug)!.p).toBeCloseTo(raw[index]! / sum, 12),
+      expect(after.find((entry) => entry.taxon === taxon.slug)!.p).toBeCloseTo(
+        raw[index]! / sum,
+        12,
+      ),
     );
   });
   it('sums to 1 whatever is answered, in any order', () => {
     fc.assert(
       fc.property(
-        fc.shuffledSubarray(keyCharacters.map(({ slug }) => slug), { maxLength: 8 }),
+        fc.shuffledSubarray(
+          keyCharacters.map(({ slug }) => slug),
+          { maxLength: 8 },
+        ),
         fc.nat(),
         (slugs, seed) => {
           const entries = slugs.map((slug, index) => {
@@ -76,7 +92,10 @@ describe('the posterior', () => {
             return [slug, { state: states[(seed + index) % states.length]! }] as const;
           });
           const one = identify({ ...SETTING, answers: Object.fromEntries(entries) });
-          const other = identify({ ...SETTING, answers: Object.fromEntries([...entries].reverse()) });
+          const other = identify({
+            ...SETTING,
+            answers: Object.fromEntries([...entries].reverse()),
+          });
           expect(one.candidates.reduce((total, { p }) => total + p, 0)).toBeCloseTo(1, 9);
           one.candidates.forEach(({ taxon, p }) =>
             expect(other.candidates.find((entry) => entry.taxon === taxon)!.p).toBeCloseTo(p, 9),
@@ -95,7 +114,9 @@ describe('the posterior', () => {
 
 describe('every plant from its own row', () => {
   it('comes first', () => {
-    const wrong = keyTaxa.filter(({ slug }) => rank(slug, rowOf(slug)) !== 1).map(({ slug }) => slug);
+    const wrong = keyTaxa
+      .filter(({ slug }) => rank(slug, rowOf(slug)) !== 1)
+      .map(({ slug }) => slug);
     expect(wrong).toEqual([]);
   });
   it('stays in the first three with any two characters unsure and one wrong', () => {
@@ -105,7 +126,9 @@ describe('every plant from its own row', () => {
       const own = Object.keys(states);
       own.forEach((character, index) => {
         const known = keyCharacters.find((entry) => entry.slug === character)!;
-        const wrong = known.states.filter((state) => !statesOf(keyTaxon(slug)!, character).includes(state));
+        const wrong = known.states.filter(
+          (state) => !statesOf(keyTaxon(slug)!, character).includes(state),
+        );
         if (wrong.length === 0) return;
         const answers = rowOf(slug);
         // Every character wrong in turn; the two unsure ones walk through the row with it.
@@ -123,13 +146,18 @@ describe('every plant from its own row', () => {
 
 describe('cases of the trade (common practice)', () => {
   it('asks first for what splits best', () => {
-    const first = identify({ ...SETTING, answers: {} }).next.slice(0, 8).map(({ character }) => character);
+    const first = identify({ ...SETTING, answers: {} })
+      .next.slice(0, 8)
+      .map(({ character }) => character);
     expect(first).toEqual(expect.arrayContaining(['seed-head']));
   });
   it('tells a sedge by its edges before its name', () => {
     const { categories } = identify({
       ...SETTING,
-      answers: { 'stem-section': { state: 'triangular' }, 'leaf-arrangement': { state: 'three-ranked' } },
+      answers: {
+        'stem-section': { state: 'triangular' },
+        'leaf-arrangement': { state: 'three-ranked' },
+      },
     });
     expect(categories[0]).toMatchObject({ category: 'sedge' });
     expect(categories[0]!.p).toBeGreaterThan(0.9);
@@ -138,7 +166,9 @@ describe('cases of the trade (common practice)', () => {
     const answers = { smell: { state: 'onion-garlic' }, 'leaf-section': { state: 'hollow-tube' } };
     const [first] = identify({ ...SETTING, month: 4, answers }).candidates;
     expect(first!.taxon).toBe('wild-garlic');
-    expect(tellApart('wild-onion', 'wild-garlic').map(({ character }) => character)).toContain('leaf-section');
+    expect(tellApart('wild-onion', 'wild-garlic').map(({ character }) => character)).toContain(
+      'leaf-section',
+    );
   });
   it('knows carpetgrass in centipede by the seed head', () => {
     const { candidates } = identify({

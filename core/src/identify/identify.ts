@@ -1,4 +1,5 @@
 import { grass, weed, type GrassSlug, type Region } from '../knowledge';
+import { monthInWindow } from '../units';
 import {
   keyCharacters,
   keyModel,
@@ -68,7 +69,8 @@ export function identify(input: KeyInput): KeyResult {
     const weight = weightOf(character, answer);
     keyTaxa.forEach((taxon, index) => {
       const own = statesOf(taxon, slug);
-      logs[index] = (logs[index] as number) + weight * Math.log(likelihood(character, own, answer.state));
+      logs[index] =
+        (logs[index] as number) + weight * Math.log(likelihood(character, own, answer.state));
       if (own.length > 0 && !own.includes(answer.state)) {
         (against[index] as string[]).push(slug);
         if (answer.certain) ruledOut[index] = true;
@@ -90,14 +92,19 @@ export function identify(input: KeyInput): KeyResult {
       ruledOut: ruledOut[index] as boolean,
     }))
     .sort((a, b) => b.p - a.p);
-  return { candidates, categories: categoriesOf(candidates), next: nextCharacters(input, posterior) };
+  return {
+    candidates,
+    categories: categoriesOf(candidates),
+    next: nextCharacters(input, posterior),
+  };
 }
 
 /** What a plant is for the choice of a product when its name is not known. */
 export function plantCategory(taxon: KeyTaxon): PlantCategory {
   if (taxon.grass && grass(taxon.grass).roles.includes('desired')) return 'turf-grass';
   const category = weed(taxon.slug)?.category;
-  if (taxon.grass || category === 'grassy-annual' || category === 'grassy-perennial') return 'grassy';
+  if (taxon.grass || category === 'grassy-annual' || category === 'grassy-perennial')
+    return 'grassy';
   if (category === 'sedge' || category === 'rush') return 'sedge';
   if (category === 'bulb' || category === 'moss') return category;
   return category === 'contaminant-turf' ? 'turf-grass' : 'broadleaf';
@@ -172,8 +179,7 @@ export function weedInSeason(
 ): boolean {
   const window = weed(slug)?.months[region];
   if (!window) return false;
-  const [first, last] = window;
-  return first <= last ? month >= first && month <= last : month >= first || month <= last;
+  return monthInWindow(month, window);
 }
 
 function normalized(logs: readonly number[]): number[] {

@@ -22,7 +22,11 @@ export function tellApart(a: string, b: string): Difference[] {
     known ??
     [...keyCharacters].sort((x, y) => order[x.ease] - order[y.ease]).map(({ slug }) => slug);
   return slugs
-    .map((character) => ({ character, a: statesOf(left, character), b: statesOf(right, character) }))
+    .map((character) => ({
+      character,
+      a: statesOf(left, character),
+      b: statesOf(right, character),
+    }))
     .filter(
       (difference) =>
         difference.a.length > 0 &&

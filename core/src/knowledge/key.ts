@@ -63,7 +63,10 @@ export const keyModel = {
   lockBelow: 0.8,
   /** Smallest posterior that still counts as "could be". */
   couldBe: 0.05,
-  source: { kind: 'derived', ref: 'shares chosen by us; the weights are common practice' } as Source,
+  source: {
+    kind: 'derived',
+    ref: 'shares chosen by us; the weights are common practice',
+  } as Source,
 } as const;
 
 /** Order of questions before anything is known, by common practice. */

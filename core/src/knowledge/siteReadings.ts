@@ -33,7 +33,10 @@ export const textureByFeel = {
   /** Ribbon lengths, in, at which loam turns to clay loam and clay loam to clay. */
   clayLoamIn: 1,
   clayIn: 2,
-  source: { kind: 'published', ref: 'Thien 1979, Journal of Agronomic Education 8:54-55' } as Source,
+  source: {
+    kind: 'published',
+    ref: 'Thien 1979, Journal of Agronomic Education 8:54-55',
+  } as Source,
 } as const;
 
 /** How fast a clump or mat grows outward in a year, ft of radius: low and high, by habit. */

@@ -30,7 +30,8 @@ export function areaInterval(
   });
   if (cornerSigmaFt !== null) sure += areaSigma(zone.outline, cornerSigmaFt) ** 2;
   for (const cutout of zone.cutouts) {
-    for (const length of edgeLengths(cutout)) sure += (length * measureErrors.edgeSigmaFt[method]) ** 2;
+    for (const length of edgeLengths(cutout))
+      sure += (length * measureErrors.edgeSigmaFt[method]) ** 2;
   }
   const half = measureErrors.z * Math.sqrt(sure + assumed);
   return {

@@ -16,7 +16,11 @@ const radians = (degrees: number) => (degrees * Math.PI) / 180;
 export function metresPerDegree(lat: number): { lat: number; lon: number } {
   const phi = radians(lat);
   return {
-    lat: 111_132.954 - 559.822 * Math.cos(2 * phi) + 1.175 * Math.cos(4 * phi) - 0.0023 * Math.cos(6 * phi),
+    lat:
+      111_132.954 -
+      559.822 * Math.cos(2 * phi) +
+      1.175 * Math.cos(4 * phi) -
+      0.0023 * Math.cos(6 * phi),
     lon: 111_412.84 * Math.cos(phi) - 93.5 * Math.cos(3 * phi) + 0.118 * Math.cos(5 * phi),
   };
 }

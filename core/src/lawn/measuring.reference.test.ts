@@ -4,7 +4,14 @@ import geodesic from 'geographiclib-geodesic';
 import { squareFeet, SQUARE_METRES_PER_SQUARE_FOOT } from '../units';
 import { polygonArea } from './area';
 import { areaInterval, pacesToFeet } from './areaInterval';
-import { crossesItself, dropCorner, moveCorner, setEdgeLength, snapPoint, splitEdge } from './editOutline';
+import {
+  crossesItself,
+  dropCorner,
+  moveCorner,
+  setEdgeLength,
+  snapPoint,
+  splitEdge,
+} from './editOutline';
 import { metresPerDegree, toGeo, toPlan } from './localPlane';
 import { sharedArea, zoneOverlaps } from './overlaps';
 import { tapeArea, tapeOutline, tapeProblems, type TapeFigure } from './tape';
@@ -57,16 +64,28 @@ describe('tape figures (worked examples of plane geometry, hand-computed)', () =
       { x: number; y: number },
     ];
     const d = (p: typeof a, q: typeof a) => Math.hypot(p.x - q.x, p.y - q.y);
-    expect([d(a, b), d(a, c), d(b, c)].map((value) => Number(value.toFixed(6)))).toEqual([62, 85, 97]);
+    expect([d(a, b), d(a, c), d(b, c)].map((value) => Number(value.toFixed(6)))).toEqual([
+      62, 85, 97,
+    ]);
   });
   it('says at which field a figure cannot be', () => {
-    const of = (figure: TapeFigure) => tapeProblems(figure).map(({ field, problem }) => `${field} ${problem}`);
-    expect(of({ kind: 'rectangle', length: 0, width: -2 })).toEqual(['length above-zero', 'width above-zero']);
+    const of = (figure: TapeFigure) =>
+      tapeProblems(figure).map(({ field, problem }) => `${field} ${problem}`);
+    expect(of({ kind: 'rectangle', length: 0, width: -2 })).toEqual([
+      'length above-zero',
+      'width above-zero',
+    ]);
     expect(of({ kind: 'triangle', a: 3, b: 4, c: 8 })).toEqual(['c no-triangle']);
     expect(of({ kind: 'segment', chord: 10, depth: 6 })).toEqual(['depth depth']);
-    expect(of({ kind: 'offsets', step: 5, offsets: [4], rule: 'trapezoid' })).toEqual(['offsets at-least-two']);
-    expect(of({ kind: 'offsets', step: 5, offsets: [4, 5, 6, 7], rule: 'simpson' })).toEqual(['offsets odd-count']);
-    expect(of({ kind: 'offsets', step: 5, offsets: [4, Number.NaN, 6], rule: 'simpson' })).toEqual(['offsets above-zero']);
+    expect(of({ kind: 'offsets', step: 5, offsets: [4], rule: 'trapezoid' })).toEqual([
+      'offsets at-least-two',
+    ]);
+    expect(of({ kind: 'offsets', step: 5, offsets: [4, 5, 6, 7], rule: 'simpson' })).toEqual([
+      'offsets odd-count',
+    ]);
+    expect(of({ kind: 'offsets', step: 5, offsets: [4, Number.NaN, 6], rule: 'simpson' })).toEqual([
+      'offsets above-zero',
+    ]);
     expect(tapeOutline({ kind: 'circle', radius: 0 })).toEqual([]);
     expect(tapeArea({ kind: 'circle', radius: 0 })).toBeNaN();
   });
@@ -76,7 +95,11 @@ describe('tape figures (worked examples of plane geometry, hand-computed)', () =
 });
 
 describe('area interval', () => {
-  const zone = (edges: ('confirmed' | 'assumed')[], method: 'tape' | 'pace' | 'walked' = 'tape', cornerSigmaFt: number | null = null) => ({
+  const zone = (
+    edges: ('confirmed' | 'assumed')[],
+    method: 'tape' | 'pace' | 'walked' = 'tape',
+    cornerSigmaFt: number | null = null,
+  ) => ({
     outline: box(0, 0, 100, 50),
     cutouts: [],
     edges,
@@ -89,18 +112,26 @@ describe('area interval', () => {
   });
   it('shrinks as edges are confirmed', () => {
     const widths = [0, 1, 2, 3, 4].map((sure) => {
-      const edges = Array.from({ length: 4 }, (_, i) => (i < sure ? 'confirmed' : 'assumed') as 'confirmed' | 'assumed');
+      const edges = Array.from(
+        { length: 4 },
+        (_, i) => (i < sure ? 'confirmed' : 'assumed') as 'confirmed' | 'assumed',
+      );
       const { low, high, areaFt2 } = areaInterval(zone(edges));
       expect(areaFt2).toBe(5000);
       return high - low;
     });
     widths.slice(1).forEach((width, index) => expect(width).toBeLessThan(widths[index]!));
-    expect(areaInterval(zone(['assumed', 'confirmed', 'confirmed', 'confirmed'])).fromAssumed).toBeGreaterThan(0.9);
+    expect(
+      areaInterval(zone(['assumed', 'confirmed', 'confirmed', 'confirmed'])).fromAssumed,
+    ).toBeGreaterThan(0.9);
   });
   it('takes a walked outline at its corners and a pacer at their step', () => {
     const sure = ['confirmed', 'confirmed', 'confirmed', 'confirmed'] as const;
     const walked = areaInterval(zone([...sure], 'walked', 3));
-    expect(walked.high - walked.low).toBeCloseTo(2 * 1.96 * 1.5 * Math.sqrt(4 * (100 ** 2 + 50 ** 2)), 6);
+    expect(walked.high - walked.low).toBeCloseTo(
+      2 * 1.96 * 1.5 * Math.sqrt(4 * (100 ** 2 + 50 ** 2)),
+      6,
+    );
     const paced = areaInterval(zone([...sure], 'pace'));
     expect(paced.high - paced.low).toBeGreaterThan(4 * 0.03 * 5000 * 1.9);
   });
@@ -129,13 +160,18 @@ describe('latitude and longitude', () => {
     const sphere = turfArea({ type: 'Polygon', coordinates: [ring] });
     // The sphere is 0.1 % off at this latitude; that is the sphere's, not ours.
     expect(sphere / m2).toBeCloseTo(1, 2);
-    expect(Math.abs(sphere / m2 - 1)).toBeGreaterThan(Math.abs((planar * SQUARE_METRES_PER_SQUARE_FOOT) / m2 - 1));
+    expect(Math.abs(sphere / m2 - 1)).toBeGreaterThan(
+      Math.abs((planar * SQUARE_METRES_PER_SQUARE_FOOT) / m2 - 1),
+    );
   });
   it('agrees with GeographicLib over random lawns', () => {
     fc.assert(
       fc.property(
         fc.double({ min: 25, max: 49, noNaN: true }),
-        fc.array(fc.tuple(fc.double({ min: 20, max: 300, noNaN: true }), fc.nat(20)), { minLength: 5, maxLength: 12 }),
+        fc.array(fc.tuple(fc.double({ min: 20, max: 300, noNaN: true }), fc.nat(20)), {
+          minLength: 5,
+          maxLength: 12,
+        }),
         (lat, spokes) => {
           const origin = { lat, lon: -40 };
           const outline = spokes.map(([r], i) => ({
@@ -143,8 +179,11 @@ describe('latitude and longitude', () => {
             y: r * Math.sin((2 * Math.PI * i) / spokes.length),
           }));
           const polygon = geodesic.Geodesic.WGS84.Polygon(false);
-          outline.map((point) => toGeo(point, origin)).forEach((place) => polygon.AddPoint(place.lat, place.lon));
-          const ft2 = Math.abs(polygon.Compute(false, true).area ?? 0) / SQUARE_METRES_PER_SQUARE_FOOT;
+          outline
+            .map((point) => toGeo(point, origin))
+            .forEach((place) => polygon.AddPoint(place.lat, place.lon));
+          const ft2 =
+            Math.abs(polygon.Compute(false, true).area ?? 0) / SQUARE_METRES_PER_SQUARE_FOOT;
           expect(polygonArea(outline) / ft2).toBeCloseTo(1, 3);
         },
       ),
@@ -165,7 +204,11 @@ describe('drawing', () => {
     expect(wider).toEqual(box(0, 0, 50, 20));
     expect(polygonArea(setEdgeLength(box(0, 0, 40, 20), 1, 30))).toBe(1200);
     expect(setEdgeLength(box(0, 0, 40, 20), 0, 0)).toEqual(box(0, 0, 40, 20));
-    const triangle = [{ x: 0, y: 0 }, { x: 10, y: 0 }, { x: 0, y: 10 }];
+    const triangle = [
+      { x: 0, y: 0 },
+      { x: 10, y: 0 },
+      { x: 0, y: 10 },
+    ];
     expect(setEdgeLength(triangle, 0, 20)[1]).toEqual({ x: 20, y: 0 });
   });
   it('splits, drops and moves corners, never below three', () => {
@@ -188,11 +231,16 @@ describe('drawing', () => {
       { id: 'b', outline: box(15, 10, 20, 20) },
       { id: 'c', outline: box(20, 0, 5, 5) },
     ];
-    expect(zoneOverlaps(zones)).toEqual([
-      { a: 'a', b: 'b', areaFt2: 50 },
-    ]);
+    expect(zoneOverlaps(zones)).toEqual([{ a: 'a', b: 'b', areaFt2: 50 }]);
     expect(sharedArea(box(0, 0, 4, 4), box(9, 9, 4, 4))).toBe(0);
-    expect(crossesItself([{ x: 0, y: 0 }, { x: 10, y: 10 }, { x: 10, y: 0 }, { x: 0, y: 10 }])).toBe(true);
+    expect(
+      crossesItself([
+        { x: 0, y: 0 },
+        { x: 10, y: 10 },
+        { x: 10, y: 0 },
+        { x: 0, y: 10 },
+      ]),
+    ).toBe(true);
   });
 });
 
@@ -202,10 +250,19 @@ describe('a walked edge', () => {
   function walk(noiseFt: number, tamper?: (fixes: Fix[]) => void): Fix[] {
     const fixes: Fix[] = [];
     const at = (s: number) =>
-      s < 100 ? { x: s, y: 0 } : s < 160 ? { x: 100, y: s - 100 } : s < 260 ? { x: 260 - s, y: 60 } : { x: 0, y: 320 - s };
+      s < 100
+        ? { x: s, y: 0 }
+        : s < 160
+          ? { x: 100, y: s - 100 }
+          : s < 260
+            ? { x: 260 - s, y: 60 }
+            : { x: 0, y: 320 - s };
     for (let s = 0; s <= 320; s += 4) {
       const p = at(Math.min(319.9, s));
-      const place = toGeo({ x: p.x + noiseFt * Math.sin(s * 1.3), y: p.y + noiseFt * Math.cos(s * 2.1) }, origin);
+      const place = toGeo(
+        { x: p.x + noiseFt * Math.sin(s * 1.3), y: p.y + noiseFt * Math.cos(s * 2.1) },
+        origin,
+      );
       fixes.push({ ...place, accuracyM: 3, seconds: s / 4 });
     }
     tamper?.(fixes);
@@ -216,7 +273,7 @@ describe('a walked edge', () => {
     expect(polygonArea(result.outline) / 6000).toBeCloseTo(1, 1);
     expect(result.closureFt).toBeLessThan(3);
     expect(result.outline.length).toBeLessThan(16);
-    expect(result.cornerSigmaFt).toBeCloseTo((3 / 1.5096) / 0.3048, 6);
+    expect(result.cornerSigmaFt).toBeCloseTo(3 / 1.5096 / 0.3048, 6);
   });
   it('leaves out spikes and vague fixes', () => {
     const result = walkedOutline(
@@ -233,5 +290,6 @@ describe('a walked edge', () => {
     expect(walkedOutline(walk(0).slice(0, 2))).toBeNull();
     expect(walkedOutline([])).toBeNull();
   });
-  it('is an area', () => expect(squareFeet(polygonArea(walkedOutline(walk(0))!.outline))).toBeGreaterThan(5900));
+  it('is an area', () =>
+    expect(squareFeet(polygonArea(walkedOutline(walk(0))!.outline))).toBeGreaterThan(5900));
 });

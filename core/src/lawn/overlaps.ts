@@ -24,9 +24,7 @@ export function zoneOverlaps(zones: readonly Pick<Zone, 'id' | 'outline'>[]): Ov
 
 /** Ground that two outlines share, ft². */
 export function sharedArea(a: readonly Point[], b: readonly Point[]): number {
-  const ring = (outline: readonly Point[]) => [
-    outline.map(({ x, y }): [number, number] => [x, y]),
-  ];
+  const ring = (outline: readonly Point[]) => [outline.map(({ x, y }): [number, number] => [x, y])];
   const toPoints = (part: [number, number][]) => part.map(([x, y]) => ({ x, y }));
   return polyclip
     .intersection(ring(a), ring(b))

@@ -1,4 +1,11 @@
-import { comparePh, judgeSpots, probeVerdict, textureFromFeel, thatchVerdict, yearsPresent } from './siteVerdicts';
+import {
+  comparePh,
+  judgeSpots,
+  probeVerdict,
+  textureFromFeel,
+  thatchVerdict,
+  yearsPresent,
+} from './siteVerdicts';
 
 describe('what readings on site mean (common practice unless said)', () => {
   it.each([
@@ -10,7 +17,8 @@ describe('what readings on site mean (common practice unless said)', () => {
     [3, 'scrape', 'rock'],
     [5, 'wet-foul', 'waterlogged'],
   ] as const)('a rod at %s in that stopped %s: %s', (depth, stop, verdict) =>
-    expect(probeVerdict(depth, stop)).toBe(verdict));
+    expect(probeVerdict(depth, stop)).toBe(verdict),
+  );
   it('allows zoysia and bermuda more thatch than the others', () => {
     expect(thatchVerdict(0.6, 'kentucky-bluegrass')).toBe('too-thick');
     expect(thatchVerdict(0.6, 'zoysia-fine')).toBe('fine');
@@ -26,7 +34,8 @@ describe('what readings on site mean (common practice unless said)', () => {
     [{ ball: true, ribbonIn: 2.5, grit: 'gritty' }, 'sandy-clay'],
     [{ ball: true, ribbonIn: 2.5, grit: 'neither' }, 'clay'],
   ] as const)('%o feels like %s (Thien 1979)', (answers, texture) =>
-    expect(textureFromFeel(answers)).toBe(texture));
+    expect(textureFromFeel(answers)).toBe(texture),
+  );
   it('compares pH spots with the best one and does not read the kit’s noise', () => {
     expect(comparePh([6.4, 6.2, 5.2, 5.7], 0, 'tall-fescue')).toMatchObject({
       best: 6.4,
@@ -42,7 +51,13 @@ describe('what readings on site mean (common practice unless said)', () => {
     expect(comparePh([], 0, 'tall-fescue')).toBeNull();
   });
   it('keeps one warm spot of five as a microclimate, never one of four', () => {
-    expect(judgeSpots([54.1, 55, 53.6, 54.4, 66]).map(({ outlier }) => outlier)).toEqual([false, false, false, false, true]);
+    expect(judgeSpots([54.1, 55, 53.6, 54.4, 66]).map(({ outlier }) => outlier)).toEqual([
+      false,
+      false,
+      false,
+      false,
+      true,
+    ]);
     expect(judgeSpots([54, 55, 53, 66]).some(({ outlier }) => outlier)).toBe(false);
     expect(judgeSpots([54, 54, 54, 54, 54]).some(({ outlier }) => outlier)).toBe(false);
   });

@@ -86,13 +86,7 @@ export function comparePh(
       };
     }),
     bestVerdict:
-      range === null
-        ? null
-        : reference < range[0]
-          ? 'low'
-          : reference > range[1]
-            ? 'high'
-            : 'fine',
+      range === null ? null : reference < range[0] ? 'low' : reference > range[1] ? 'high' : 'fine',
   };
 }
 

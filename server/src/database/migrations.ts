@@ -88,4 +88,47 @@ export const migrations: readonly Migration[] = [
       });
     },
   },
+  {
+    name: '0002-customers-samples-photos-reports-accepted-writes',
+    up: async ({ context }) => {
+      await context.createTable('customers', document);
+      await context.addIndex('customers', ['company_id']);
+      for (const table of ['samples', 'photos', 'reports']) {
+        await context.createTable(table, { ...document, ...ofLawn });
+        await context.addIndex(table, ['company_id', 'lawn_id', 'date']);
+      }
+      await context.createTable('photo_pieces', {
+        id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+        photo_id: {
+          type: DataTypes.UUID,
+          allowNull: false,
+          references: { model: 'photos', key: 'id' },
+          onDelete: 'CASCADE',
+        },
+        start: { type: DataTypes.INTEGER, allowNull: false },
+        bytes: { type: DataTypes.BLOB('medium'), allowNull: false },
+        ...stamps,
+      });
+      await context.addIndex('photo_pieces', ['photo_id', 'start'], { unique: true });
+      await context.createTable('report_links', {
+        token: { type: DataTypes.STRING(64), primaryKey: true, allowNull: false },
+        report_id: {
+          type: DataTypes.UUID,
+          allowNull: false,
+          unique: true,
+          references: { model: 'reports', key: 'id' },
+          onDelete: 'CASCADE',
+        },
+        company_id: company,
+        ...stamps,
+      });
+      await context.createTable('accepted_writes', {
+        write_id: id,
+        company_id: company,
+        document_id: { type: DataTypes.UUID, allowNull: false },
+        ...stamps,
+      });
+      await context.addIndex('accepted_writes', ['company_id', 'created_at']);
+    },
+  },
 ];

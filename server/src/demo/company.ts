@@ -466,6 +466,7 @@ function build(spec: LawnSpec, index: number): DemoLawn {
       date: date as VisitBody['date'],
       technician: 'Juno Marlowick',
       looks: looks(weeds),
+      promised: '',
       note,
     },
   });

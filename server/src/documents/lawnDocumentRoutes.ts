@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import { bodyOf, idOf } from '../http/input';
+import { bodyOf, idOf, writeIdOf } from '../http/input';
 import { whoIs } from '../http/whoIs';
 import type { SignedIn } from '../sessions/service';
 import type { DocumentStore, Stored } from './store';
@@ -37,6 +37,7 @@ export function lawnDocumentRoutes<Body extends OfLawn>(
     const stored = await options.store.put(who.companyId, id, version, body, {
       lawnId: body.lawnId,
       date: body.date,
+      writeId: writeIdOf(request),
     });
     response.json(await options.present(who, stored));
   });

@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { Sequelize, WhereOptions } from 'sequelize';
 import { HttpFailure } from '../http/failure';
+import type { AcceptedWriteModel } from './acceptedWrite';
 import type { DocumentModel, DocumentRow } from './document';
 
 export interface Stored<Body> {
@@ -27,6 +28,7 @@ export class DocumentStore<Body extends object> {
     private readonly model: DocumentModel,
     /** What the row is called in a message. */
     private readonly noun: string,
+    private readonly accepted: AcceptedWriteModel,
   ) {}
 
   /** @throws HttpFailure `not-found` */
@@ -55,6 +57,8 @@ export class DocumentStore<Body extends object> {
    * Writes a document under the id that the client made. Sending the same write again changes
    * nothing and answers as the first time did.
    * @param version the version the client read; 0 for a new document
+   * @param columns `writeId` is the client's own id of this write: once it was accepted, sending it
+   * again changes nothing, however much was written since
    * @throws HttpFailure `stale-version` when somebody else wrote in between
    */
   async put(
@@ -62,7 +66,7 @@ export class DocumentStore<Body extends object> {
     id: string,
     version: number,
     body: Body,
-    columns: { lawnId?: string; date?: string } = {},
+    { writeId, ...columns }: { lawnId?: string; date?: string; writeId?: string | undefined } = {},
   ): Promise<Stored<Body>> {
     return this.sequelize.transaction(async (transaction) => {
       const row = await this.model.findOne({
@@ -73,12 +77,22 @@ export class DocumentStore<Body extends object> {
       if (row && row.companyId !== companyId) {
         throw new HttpFailure('not-found', `There is no such ${this.noun}.`);
       }
+      if (row && writeId) {
+        const before = await this.accepted.findOne({ where: { writeId, companyId }, transaction });
+        if (before?.documentId === id) return stored<Body>(row);
+      }
+      const accept = async () => {
+        if (writeId) {
+          await this.accepted.create({ writeId, companyId, documentId: id }, { transaction });
+        }
+      };
       if (!row) {
         if (version !== 0) throw new HttpFailure('not-found', `There is no such ${this.noun}.`);
         const created = await this.model.create(
           { id, companyId, version: 1, body, ...columns },
           { transaction },
         );
+        await accept();
         return stored<Body>(created);
       }
       if (row.version === version + 1 && isDeepStrictEqual(row.body, plain(body))) {
@@ -92,6 +106,7 @@ export class DocumentStore<Body extends object> {
         );
       }
       await row.update({ body, version: version + 1, ...columns }, { transaction });
+      await accept();
       return stored<Body>(row);
     });
   }

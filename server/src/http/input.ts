@@ -14,6 +14,15 @@ export function bodyOf<Schema extends z.ZodType>(
 
 const idSchema = z.uuid({ error: 'an id is a UUID' });
 
+/** The client's own id of a write, from the `idempotency-key` header. @throws HttpFailure */
+export function writeIdOf(request: Request): string | undefined {
+  const key = request.get('idempotency-key');
+  if (key === undefined) return undefined;
+  const result = idSchema.safeParse(key);
+  if (!result.success) throw badInput(result.error);
+  return result.data;
+}
+
 /** The `id` of the path. @throws HttpFailure when it is no UUID */
 export function idOf(request: Request): string {
   const result = idSchema.safeParse(request.params.id);

@@ -1,7 +1,7 @@
 import { lawnBodySchema, versioned } from '@alfombra/core';
 import { Router } from 'express';
 import type { CompanyService } from '../companies/service';
-import { bodyOf, idOf } from '../http/input';
+import { bodyOf, idOf, writeIdOf } from '../http/input';
 import { whoIs } from '../http/whoIs';
 import { presentLawn, type LawnService } from './service';
 
@@ -18,7 +18,9 @@ export function lawnRoutes(lawns: LawnService, companies: CompanyService): Route
   });
   router.put('/:id', async (request, response) => {
     const { version, ...body } = bodyOf(request, putSchema);
-    response.json(await lawns.put(whoIs(response).companyId, idOf(request), version, body));
+    response.json(
+      await lawns.put(whoIs(response).companyId, idOf(request), version, body, writeIdOf(request)),
+    );
   });
   router.get('/:id/weather', async (request, response) => {
     const company = await companies.get(whoIs(response).companyId);

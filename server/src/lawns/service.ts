@@ -1,5 +1,8 @@
 import {
+  daysBetween,
   findingsOf,
+  laboratoryDays,
+  lawnBodySchema,
   seasonRequestSchema,
   zoneArea,
   type ApplicationRecordBody,
@@ -8,6 +11,7 @@ import {
   type LawnBody,
   type LawnSummary,
   type ReadingBody,
+  type SoilSampleBody,
   type Step,
   type VisitBody,
   type WeatherBundle,
@@ -15,6 +19,7 @@ import {
 import { lawnSeason } from '@alfombra/core/planning';
 import type { DocumentStore, Stored } from '../documents/store';
 import { HttpFailure } from '../http/failure';
+import { standInLaboratory } from '../standins/soilLaboratory';
 import type { WeatherService } from '../weather/service';
 
 /** Everything stored about one lawn. */
@@ -23,10 +28,12 @@ interface LawnFile {
   visits: Stored<VisitBody>[];
   records: Stored<ApplicationRecordBody>[];
   readings: Stored<ReadingBody>[];
+  samples: Stored<SoilSampleBody>[];
 }
 
+/** A lawn as it leaves the server; what older rows lack gets its default. */
 export const presentLawn = ({ id, version, body }: Stored<LawnBody>): Lawn => ({
-  ...body,
+  ...lawnBodySchema.parse(body),
   id,
   version,
 });
@@ -42,6 +49,7 @@ export class LawnService {
     private readonly visits: DocumentStore<VisitBody>,
     private readonly records: DocumentStore<ApplicationRecordBody>,
     private readonly readings: DocumentStore<ReadingBody>,
+    private readonly samples: DocumentStore<SoilSampleBody>,
     private readonly weather: WeatherService,
   ) {}
 
@@ -52,27 +60,36 @@ export class LawnService {
   }
 
   /** @throws HttpFailure `bad-input` when a patch lies in a zone that the lawn does not have */
-  async put(companyId: string, id: string, version: number, body: LawnBody): Promise<Lawn> {
+  async put(
+    companyId: string,
+    id: string,
+    version: number,
+    body: LawnBody,
+    writeId?: string,
+  ): Promise<Lawn> {
     const zones = new Set(body.zones.map((zone) => zone.id));
-    body.patches.forEach((patch, index) => {
-      if (!zones.has(patch.zoneId)) {
-        throw new HttpFailure(
-          'bad-input',
-          'the patch lies in a zone that this lawn does not have',
-          ['patches', index, 'zoneId'],
-        );
-      }
-    });
-    return presentLawn(await this.lawns.put(companyId, id, version, body));
+    for (const list of ['patches', 'weedPatches'] as const) {
+      body[list].forEach((patch, index) => {
+        if (!zones.has(patch.zoneId)) {
+          throw new HttpFailure(
+            'bad-input',
+            'the patch lies in a zone that this lawn does not have',
+            [list, index, 'zoneId'],
+          );
+        }
+      });
+    }
+    return presentLawn(await this.lawns.put(companyId, id, version, body, { writeId }));
   }
 
   /** Every lawn with what is due; seasons are worked out once for each state of a lawn. */
   async summarize(company: Company): Promise<LawnSummary[]> {
-    const [lawns, visits, records, readings, stamp] = await Promise.all([
+    const [lawns, visits, records, readings, samples, stamp] = await Promise.all([
       this.lawns.list(company.id),
       this.visits.list(company.id),
       this.records.list(company.id),
       this.readings.list(company.id),
+      this.samples.list(company.id),
       this.weather.stamp(company.id),
     ]);
     const bundles = new Map<string, WeatherBundle>();
@@ -87,6 +104,7 @@ export class LawnService {
     const visitsOf = byLawn(visits);
     const recordsOf = byLawn(records);
     const readingsOf = byLawn(readings);
+    const samplesOf = byLawn(samples);
     const result: LawnSummary[] = [];
     for (const lawn of lawns) {
       const file: LawnFile = {
@@ -94,10 +112,13 @@ export class LawnService {
         visits: visitsOf.get(lawn.id) ?? [],
         records: recordsOf.get(lawn.id) ?? [],
         readings: readingsOf.get(lawn.id) ?? [],
+        samples: samplesOf.get(lawn.id) ?? [],
       };
       const key = [
         lawn.id,
-        ...[lawn, ...file.visits, ...file.records, ...file.readings].map((row) => row.version),
+        ...[lawn, ...file.visits, ...file.records, ...file.readings, ...file.samples].map(
+          (row) => row.version,
+        ),
         company.today,
         company.version,
         stamp,
@@ -116,7 +137,7 @@ export class LawnService {
   }
 }
 
-function byLawn<Body extends { lawnId: string }>(
+export function byLawn<Body extends { lawnId: string }>(
   rows: Stored<Body>[],
 ): Map<string, Stored<Body>[]> {
   const map = new Map<string, Stored<Body>[]>();
@@ -129,7 +150,25 @@ function byLawn<Body extends { lawnId: string }>(
 }
 
 function summarizeLawn(company: Company, file: LawnFile, weather: WeatherBundle): LawnSummary {
-  const { body, id } = file.lawn;
+  const { id } = file.lawn;
+  const body = lawnBodySchema.parse(file.lawn.body);
+  const common = {
+    id,
+    name: body.name,
+    customer: body.customer,
+    customerId: body.customerId,
+    archived: body.archived,
+    region: body.region,
+    lastVisit:
+      file.visits
+        .map((visit) => visit.body.date)
+        .sort()
+        .pop() ?? null,
+    followUps: followUpsOf(company, body, file),
+  };
+  if (body.zones.length === 0) {
+    return { ...common, areaFt2: 0, grasses: [], due: [], next: null, clashes: 0 };
+  }
   const request = seasonRequestSchema.parse({
     today: company.today,
     region: body.region,
@@ -159,19 +198,11 @@ function summarizeLawn(company: Company, file: LawnFile, weather: WeatherBundle)
     ),
   );
   return {
-    id,
-    name: body.name,
-    customer: body.customer,
-    region: body.region,
+    ...common,
     areaFt2,
     grasses: [...cover]
       .map(([species, share]) => ({ species, cover: share }))
       .sort((a, b) => b.cover - a.cover),
-    lastVisit:
-      file.visits
-        .map((visit) => visit.body.date)
-        .sort()
-        .pop() ?? null,
     due: season.steps
       .filter(({ state }) => state === 'open')
       .map((step) => ({
@@ -183,4 +214,24 @@ function summarizeLawn(company: Company, file: LawnFile, weather: WeatherBundle)
     next: upcoming ? { kind: upcoming.kind, opens: upcoming.window.opens } : null,
     clashes: season.clashes.filter(({ choice }) => choice === null).length,
   };
+}
+
+/** What waits for a person, the earliest first. */
+function followUpsOf(company: Company, body: LawnBody, file: LawnFile): LawnSummary['followUps'] {
+  const looks = findingsOf(file.visits.map((visit) => ({ ...visit.body, id: visit.id })))
+    .flatMap(({ lookAgainOn }) => lookAgainOn ?? [])
+    .concat(body.weedPatches.flatMap(({ lookAgainOn }) => lookAgainOn ?? []))
+    .map((date) => ({ kind: 'look-again' as const, date: date as string }));
+  const questions = body.questions
+    .filter(({ answer }) => !answer)
+    .map(({ askedOn }) => ({ kind: 'question' as const, date: askedOn as string }));
+  const overdue = file.samples.flatMap(({ body: sample }) =>
+    sample.sentOn &&
+    !sample.report &&
+    !standInLaboratory.reportOn(sample, company.today) &&
+    daysBetween(sample.sentOn, company.today) > laboratoryDays.overdue
+      ? [{ kind: 'report-overdue' as const, date: sample.sentOn as string }]
+      : [],
+  );
+  return [...looks, ...questions, ...overdue].sort((a, b) => (a.date < b.date ? -1 : 1));
 }

@@ -1,7 +1,6 @@
 import {
   applicationRecordBodySchema,
-  checkApplication,
-  zoneArea,
+  judgeRecord,
   type ApplicationRecordBody,
   type CheckFinding,
   type LawnBody,
@@ -29,23 +28,11 @@ export function recordResource(
       store.list(companyId, body.lawnId),
       companies.get(companyId),
     ]);
-    const zone = lawn.body.zones.find((entry) => entry.id === body.zoneId);
-    if (!zone) return [];
-    return checkApplication(
+    return judgeRecord(
       { ...body, id },
-      {
-        stand: zone.stand,
-        desired: zone.desired,
-        zoneFt2: zoneArea(zone),
-        others: others
-          .map((other) => ({ ...other.body, id: other.id }))
-          .filter((other) => other.zoneId === body.zoneId && other.id !== id),
-        airHighF: body.weather.airF,
-        windMph: body.weather.windMph,
-        irrigated: zone.site.irrigated === true,
-        certified: company.policy.certified,
-        confirmedLabels: company.policy.confirmedLabels,
-      },
+      lawn.body,
+      others.map((other) => ({ ...other.body, id: other.id })),
+      company.policy,
     );
   };
   return {

@@ -1,0 +1,11 @@
+import en from './en.json';
+import es from './es.json';
+
+/** Words of the visit report, which the app shows as a page and the server prints as PDF. */
+export const reportWords = { en, es };
+
+/** Name of the edge that leaves a corner, as the plan letters the corners: `A–B`. */
+export function sideName(edge: number, corners: number): string {
+  const letter = (index: number) => String.fromCharCode(65 + (index % 26));
+  return `${letter(edge)}–${letter((edge + 1) % corners)}`;
+}

@@ -1,0 +1,123 @@
+import { randomUUID } from 'node:crypto';
+import request from 'supertest';
+import { lawnBody, signedInCompany, testServer, type TestServer } from '../../test/testServer';
+
+let server: TestServer;
+beforeAll(async () => (server = await testServer()));
+afterAll(() => server.close());
+
+async function reported(change: object = {}) {
+  const { agent, companyId } = await signedInCompany(server);
+  const [lawnId, zoneId, id] = [randomUUID(), randomUUID(), randomUUID()];
+  const questions = [
+    { kind: 'edge', zoneId, edge: 0 },
+    { kind: 'irrigation', zoneId },
+    { kind: 'other', text: 'Which gate?' },
+  ].map((subject) => ({ id: randomUUID(), subject, askedOn: '2026-04-08' }));
+  const lawn = lawnBody(zoneId);
+  lawn.zones[0]!.edges[0] = 'assumed';
+  await agent
+    .put(`/api/lawns/${lawnId}`)
+    .send({ ...lawn, questions, version: 0 })
+    .expect(200);
+  const body = {
+    lawnId,
+    date: '2026-04-08',
+    visitId: null,
+    language: 'es',
+    findings: [{ id: randomUUID(), grade: 'easy', words: 'Dandelions near the gate.' }],
+    assumptions: ['The back edge is the lot line.'],
+    questionIds: questions.map((question) => question.id),
+    photoIds: [],
+    expiresOn: '2026-05-08',
+    ...change,
+  };
+  const { body: report } = await agent
+    .put(`/api/reports/${id}`)
+    .send({ ...body, version: 0 })
+    .expect(200);
+  const token = (report.path as string).split('/').pop()!;
+  return { agent, companyId, lawnId, zoneId, id, body, report, token, questions };
+}
+const open = (token: string) => request(server.app).get(`/api/shared/${token}`);
+
+describe('a private link', () => {
+  it('cannot be guessed, stays the same, and shows only its report', async () => {
+    const { agent, id, body, report, token } = await reported();
+    expect(token).toMatch(/^[\w-]{43}$/);
+    const again = await agent.put(`/api/reports/${id}`).send({ ...body, version: 1 });
+    expect(again.body.path).toBe(report.path);
+    const shared = await open(token).expect(200);
+    expect(shared.body).toMatchObject({
+      company: 'Test company',
+      language: 'es',
+      findings: body.findings,
+    });
+    expect(Object.keys(shared.body.lawn).sort()).toEqual(
+      ['features', 'lines', 'name', 'patches', 'pins', 'weedPatches', 'zones'].sort(),
+    );
+    expect(shared.headers).toMatchObject({
+      'cache-control': 'no-store',
+      'x-robots-tag': 'noindex',
+    });
+    await open(`${token.slice(0, -1)}x`).expect(404);
+  });
+  it('ends on its day and when it is taken back', async () => {
+    const expired = await reported({ expiresOn: '2026-04-07' });
+    await open(expired.token).expect(404);
+    const { agent, id, body, token } = await reported();
+    await open(token).expect(200);
+    await agent
+      .put(`/api/reports/${id}`)
+      .send({ ...body, revokedOn: '2026-04-08', version: 1 })
+      .expect(200);
+    await open(token).expect(404);
+  });
+  it('prints', async () => {
+    const { token } = await reported();
+    const pdf = await request(server.app).get(`/api/shared/${token}/pdf`).buffer(true).expect(200);
+    expect(pdf.headers['content-type']).toBe('application/pdf');
+    expect((pdf.body as Buffer).subarray(0, 5).toString()).toBe('%PDF-');
+    expect((pdf.body as Buffer).length).toBeGreaterThan(5_000);
+  });
+});
+
+describe('the customer’s answers', () => {
+  it('become facts of the lawn and say what changed', async () => {
+    const { agent, lawnId, token, questions } = await reported();
+    const [edge, irrigation, gate] = questions;
+    const { body } = await request(server.app)
+      .post(`/api/shared/${token}/answers`)
+      .send({
+        answers: [
+          { questionId: edge!.id, value: 'yes' },
+          { questionId: irrigation!.id, value: 'no' },
+          { questionId: gate!.id, value: 'The left one' },
+        ],
+      })
+      .expect(200);
+    expect(body.changes.map(({ fact }: { fact: string }) => fact)).toEqual(['edge', 'irrigation']);
+    const lawn = (await agent.get(`/api/lawns/${lawnId}`)).body;
+    expect(lawn.zones[0]).toMatchObject({
+      edges: Array(4).fill('confirmed'),
+      site: { irrigated: false },
+    });
+    expect(lawn.questions[2].answer).toMatchObject({
+      value: 'The left one',
+      answeredOn: '2026-04-08',
+    });
+    expect((await open(token)).body.questions[0].answer.value).toBe('yes');
+  });
+  it('are refused where they do not belong', async () => {
+    const { token, questions } = await reported();
+    const post = (answers: object[]) =>
+      request(server.app).post(`/api/shared/${token}/answers`).send({ answers });
+    const stranger = await post([{ questionId: randomUUID(), value: 'yes' }]);
+    expect([stranger.status, stranger.body.error.path]).toEqual([422, ['answers', 0]]);
+    const odd = await post([{ questionId: questions[0]!.id, value: 'perhaps' }]);
+    expect(odd.body.error.path).toEqual(['answers', 0, 'value']);
+    await post([{ questionId: questions[0]!.id, value: 'yes' }]).expect(200);
+    const twice = await post([{ questionId: questions[0]!.id, value: 'no' }]);
+    expect(twice.body.error.message).toBe('this was answered already');
+  });
+});

@@ -1,0 +1,97 @@
+import {
+  judgeRecord,
+  type ApplicationRecordBody,
+  type Company,
+  type LawnFile,
+  type ReadingBody,
+  type SoilSampleBody,
+  type TakeAlong,
+  type VisitBody,
+  type WeatherBundle,
+} from '@alfombra/core';
+import { Router } from 'express';
+import type { CompanyService } from '../companies/service';
+import { presentCustomer } from '../customers/routes';
+import type { DocumentStore } from '../documents/store';
+import type { CustomerBody } from '@alfombra/core';
+import { whoIs } from '../http/whoIs';
+import { byLawn, presentLawn, type LawnService } from '../lawns/service';
+import type { PhotoService } from '../photos/service';
+import type { ReportService } from '../reports/service';
+import type { SoilLaboratory } from '../standins/soilLaboratory';
+import type { WeatherService } from '../weather/service';
+
+export interface TakeAlongParts {
+  companies: CompanyService;
+  customers: DocumentStore<CustomerBody>;
+  lawns: LawnService;
+  visits: DocumentStore<VisitBody>;
+  records: DocumentStore<ApplicationRecordBody>;
+  readings: DocumentStore<ReadingBody>;
+  samples: DocumentStore<SoilSampleBody>;
+  photos: PhotoService;
+  reports: ReportService;
+  laboratory: SoilLaboratory;
+  weather: WeatherService;
+}
+
+/** Everything a phone needs where there is no signal, in one answer. */
+export function takeAlongRoutes(parts: TakeAlongParts): Router {
+  const router = Router();
+  router.get('/', async (_request, response) => {
+    const company = await parts.companies.get(whoIs(response).companyId);
+    response.json(await takeAlong(parts, company));
+  });
+  return router;
+}
+
+async function takeAlong(parts: TakeAlongParts, company: Company): Promise<TakeAlong> {
+  const of = <Body extends { lawnId: string }>(store: DocumentStore<Body>) =>
+    store.list(company.id).then(byLawn);
+  const [lawns, visits, records, readings, samples, photos, reports, customers, summaries] =
+    await Promise.all([
+      parts.lawns.lawns.list(company.id),
+      of(parts.visits),
+      of(parts.records),
+      of(parts.readings),
+      of(parts.samples),
+      of(parts.photos.store),
+      of(parts.reports.store),
+      parts.customers.list(company.id),
+      parts.lawns.summarize(company),
+    ]);
+  const plain = <Body>({ id, version, body }: { id: string; version: number; body: Body }) => ({
+    ...body,
+    id,
+    version,
+  });
+  const files: LawnFile[] = await Promise.all(
+    lawns.map(async (lawn) => {
+      const done = (records.get(lawn.id) ?? []).map(plain);
+      return {
+        lawn: presentLawn(lawn),
+        visits: (visits.get(lawn.id) ?? []).map(plain),
+        records: done.map((record) => ({
+          ...record,
+          findings: judgeRecord(record, lawn.body, done, company.policy),
+        })),
+        readings: (readings.get(lawn.id) ?? []).map(plain),
+        samples: (samples.get(lawn.id) ?? []).map((sample) => ({
+          ...plain(sample),
+          report: sample.body.report ?? parts.laboratory.reportOn(sample.body, company.today),
+        })),
+        photos: await Promise.all(
+          (photos.get(lawn.id) ?? []).map((photo) => parts.photos.present(photo)),
+        ),
+        reports: await Promise.all(
+          (reports.get(lawn.id) ?? []).map((report) => parts.reports.present(company.id, report)),
+        ),
+      };
+    }),
+  );
+  const weather: Record<string, WeatherBundle> = {};
+  for (const stationId of new Set(lawns.map(({ body }) => body.stationId))) {
+    weather[stationId] = await parts.weather.bundle(company.id, stationId, company.today);
+  }
+  return { company, customers: customers.map(presentCustomer), summaries, files, weather };
+}
