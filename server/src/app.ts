@@ -149,7 +149,7 @@ export function createApp(
       weather,
     }),
   );
-  api.use('/stations', stationRoutes(weather));
+  api.use('/stations', stationRoutes(weather, companies));
   api.use(() => {
     throw new HttpFailure('not-found', 'There is no such address.');
   });

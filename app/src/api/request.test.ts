@@ -32,7 +32,9 @@ const failureOf = async (sent: Promise<unknown>): Promise<RequestFailure> => {
 
 it('sends JSON with the cookie of this origin only, and gives the answer back', async () => {
   answer(200, { name: 'Back', more: 1 });
-  expect(await request(schema, 'PUT', '/api/lawns/1', { name: 'Back' })).toEqual({ name: 'Back' });
+  expect(await request(schema, 'PUT', '/api/lawns/1', { body: { name: 'Back' } })).toEqual({
+    name: 'Back',
+  });
   expect(asked).toEqual([
     {
       url: '/api/lawns/1',
@@ -44,6 +46,18 @@ it('sends JSON with the cookie of this origin only, and gives the answer back', 
       },
     },
   ]);
+});
+
+it('names a write by its own id, and sends bytes as they are', async () => {
+  answer(200, { name: 'Back' });
+  await request(schema, 'PUT', '/api/lawns/1', { body: {}, writeId: 'w-1' });
+  expect(asked[0]?.init.headers).toMatchObject({ 'idempotency-key': 'w-1' });
+  const bytes = new ArrayBuffer(3);
+  await request(schema, 'PUT', '/api/photos/1/bytes', { bytes });
+  expect(asked[1]?.init).toMatchObject({
+    body: bytes,
+    headers: { 'content-type': 'application/octet-stream' },
+  });
 });
 
 it('sends no body where there is none', async () => {
@@ -68,7 +82,7 @@ it('carries the server’s failure to the field it came from', async () => {
       issues: [{ path: ['zones', 0, 'stand', 1, 'cover'], message: 'too much' }],
     },
   });
-  const failure = await failureOf(request(schema, 'PUT', '/api/lawns/1', {}));
+  const failure = await failureOf(request(schema, 'PUT', '/api/lawns/1', { body: {} }));
   expect(failure.code).toBe('bad-input');
   expect(failure.path).toEqual(['zones', 0, 'stand', 1, 'cover']);
   expect(failure.issues).toHaveLength(1);

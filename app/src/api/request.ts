@@ -4,7 +4,7 @@ import type { z } from 'zod';
 /** A request that did not succeed; `offline` when no answer came at all. */
 export class RequestFailure extends Error {
   constructor(
-    readonly code: FailureCode | 'offline',
+    readonly code: FailureCode | 'offline' | 'storage-full',
     message: string,
     readonly path: readonly (string | number)[] = [],
     readonly issues: readonly { path: readonly (string | number)[]; message: string }[] = [],
@@ -13,15 +13,31 @@ export class RequestFailure extends Error {
   }
 }
 
-async function send(method: string, url: string, body?: unknown): Promise<unknown> {
+/** What goes along with a request: JSON under the write's own id, or raw bytes. */
+export interface Payload {
+  body?: unknown;
+  writeId?: string;
+  bytes?: ArrayBuffer;
+}
+
+async function send(method: string, url: string, payload: Payload = {}): Promise<unknown> {
+  const { body, bytes, writeId } = payload;
   let response: Response;
   try {
     response = await fetch(url, {
       method,
       credentials: 'same-origin',
-      ...(body === undefined
-        ? {}
-        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      ...(bytes
+        ? { headers: { 'content-type': 'application/octet-stream' }, body: bytes }
+        : body === undefined
+          ? {}
+          : {
+              headers: {
+                'content-type': 'application/json',
+                ...(writeId ? { 'idempotency-key': writeId } : {}),
+              },
+              body: JSON.stringify(body),
+            }),
     });
   } catch {
     throw new RequestFailure('offline', 'offline');
@@ -40,9 +56,9 @@ export async function request<Schema extends z.ZodType>(
   schema: Schema,
   method: 'GET' | 'PUT' | 'POST',
   url: string,
-  body?: unknown,
+  payload?: Payload,
 ): Promise<z.output<Schema>> {
-  return schema.parse(await send(method, url, body));
+  return schema.parse(await send(method, url, payload));
 }
 
 /** Asks for something to be removed. */

@@ -7,6 +7,7 @@ export function useFailureWords(): (error: unknown) => string {
   return (error) => {
     if (!(error instanceof RequestFailure)) return t('failure.internal');
     if (error.code === 'offline') return t('failure.offline');
+    if (error.code === 'storage-full') return t('failure.storage-full');
     if (error.code === 'signed-out') return t('failure.signed-out');
     if (error.code === 'internal') return t('failure.internal');
     return error.path.length > 0 && error.code === 'bad-input'

@@ -1,5 +1,7 @@
 import i18next from 'i18next';
 import { initReactI18next } from 'react-i18next';
+import { reportWords } from '@alfombra/core';
+import arrive from './en/arrive.json';
 import causes from './en/causes.json';
 import checks from './en/checks.json';
 import grasses from './en/grasses.json';
@@ -15,6 +17,8 @@ export const catalogs = {
   en: {
     translation: {
       ...ui,
+      ...arrive,
+      report: reportWords.en,
       cause: causes,
       check: checks,
       grass: grasses,
@@ -24,7 +28,7 @@ export const catalogs = {
       weed: weeds,
     },
   },
-  es: { translation: esUi },
+  es: { translation: { ...esUi, report: reportWords.es } },
 };
 
 void i18next.use(initReactI18next).init({

@@ -29,7 +29,12 @@ export interface WalkDraft {
 interface WalkState {
   /** One walk in progress a lawn, by lawn id. */
   walks: Record<string, WalkDraft>;
-  start: (lawnId: string, zoneId: string, patchId: string | null) => void;
+  /** The visit that is going on at a lawn: every walk of its day belongs to it. */
+  visits: Record<string, { visitId: string; day: string }>;
+  /** Begins the day's visit to a lawn, or goes on with it; gives its id. */
+  beginVisit: (lawnId: string, day: string) => string;
+  endVisit: (lawnId: string) => void;
+  start: (lawnId: string, zoneId: string, patchId: string | null, visitId?: string) => void;
   change: (lawnId: string, change: Partial<Omit<WalkDraft, 'visitId'>>) => void;
   answer: (lawnId: string, sign: string, value: boolean | 'unsure' | null) => void;
   putTest: (lawnId: string, test: CountTestInput) => void;
@@ -37,8 +42,8 @@ interface WalkState {
   finish: (lawnId: string) => void;
 }
 
-const fresh = (zoneId: string, patchId: string | null): WalkDraft => ({
-  visitId: uuid(),
+const fresh = (zoneId: string, patchId: string | null, visitId: string): WalkDraft => ({
+  visitId,
   zoneId,
   patchId,
   tab: 'kerb',
@@ -51,7 +56,7 @@ const fresh = (zoneId: string, patchId: string | null): WalkDraft => ({
 /** The walk in progress. Kept on the device at every tap: a reload or a dead battery loses nothing. */
 export const useWalkStore = create<WalkState>()(
   persist(
-    (set) => {
+    (set, get) => {
       const update = (lawnId: string, change: (walk: WalkDraft) => Partial<WalkDraft>) =>
         set(({ walks }) => {
           const walk = walks[lawnId];
@@ -59,8 +64,22 @@ export const useWalkStore = create<WalkState>()(
         });
       return {
         walks: {},
-        start: (lawnId, zoneId, patchId) =>
-          set(({ walks }) => ({ walks: { ...walks, [lawnId]: fresh(zoneId, patchId) } })),
+        visits: {},
+        beginVisit: (lawnId, day) => {
+          const going = get().visits[lawnId];
+          if (going?.day === day) return going.visitId;
+          const visitId = uuid();
+          set(({ visits }) => ({ visits: { ...visits, [lawnId]: { visitId, day } } }));
+          return visitId;
+        },
+        endVisit: (lawnId) =>
+          set(({ visits }) => {
+            const rest = { ...visits };
+            delete rest[lawnId];
+            return { visits: rest };
+          }),
+        start: (lawnId, zoneId, patchId, visitId = uuid()) =>
+          set(({ walks }) => ({ walks: { ...walks, [lawnId]: fresh(zoneId, patchId, visitId) } })),
         change: (lawnId, change) => update(lawnId, () => change),
         answer: (lawnId, sign, value) =>
           update(lawnId, ({ answers }) => {

@@ -130,6 +130,12 @@ export const endpoints: readonly Endpoint[] = [
   },
   {
     method: 'get',
+    path: '/api/stations/{id}/weather',
+    summary: 'The year at a station as it stands on the company’s day',
+    response: weatherBundleSchema,
+  },
+  {
+    method: 'get',
     path: '/api/take-along',
     summary: 'Everything a phone needs where there is no signal',
     response: takeAlongSchema,

@@ -2,10 +2,15 @@ import { weatherImportSchema } from '@alfombra/core';
 import { Router } from 'express';
 import { bodyOf } from '../http/input';
 import { whoIs } from '../http/whoIs';
+import type { CompanyService } from '../companies/service';
 import type { WeatherService } from './service';
 
-export function stationRoutes(weather: WeatherService): Router {
+export function stationRoutes(weather: WeatherService, companies: CompanyService): Router {
   const router = Router();
+  router.get('/:id/weather', async (request, response) => {
+    const company = await companies.get(whoIs(response).companyId);
+    response.json(await weather.bundle(company.id, request.params.id, company.today));
+  });
   router.post('/:id/weather-csv', async (request, response) => {
     const { csv, keep } = bodyOf(request, weatherImportSchema);
     const { companyId } = whoIs(response);

@@ -51,9 +51,9 @@ export function LawnList({ chosenId }: { chosenId: string | null }) {
       lead={lawns.data ? t('lawns.count', { count: lawns.data.length }) : undefined}
     >
       <Field label={t('lawns.search')} value={query} onChange={setQuery} testID="search" />
-      {lawns.error ? (
+      {lawns.error && !lawns.data ? (
         <Failed message={words(lawns.error)} onRetry={() => void lawns.refetch()} />
-      ) : lawns.isPending ? (
+      ) : !lawns.data ? (
         <Loading what={t('lawns.working')} />
       ) : found.length === 0 ? (
         <View className="items-center gap-3">

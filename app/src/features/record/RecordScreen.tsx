@@ -84,7 +84,7 @@ function Form({
   const spray = step.kind === 'prevent' || step.kind === 'control';
   const { drafts, open, change, finish } = useRecordStore();
   const draft = drafts[step.id];
-  const putRecord = usePutRecord(lawn.id);
+  const putRecord = usePutRecord(lawn, company);
   const [tried, setTried] = useState(false);
   const today = weather.days[weather.days.length - 1]!;
 

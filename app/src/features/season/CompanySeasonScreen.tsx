@@ -19,9 +19,9 @@ export function CompanySeasonScreen() {
     .sort((a, b) => (a.next.opens < b.next.opens ? -1 : 1));
   return (
     <Screen title={t('season.title')} lead={t('season.company')}>
-      {lawns.error ? (
+      {lawns.error && !lawns.data ? (
         <Failed message={words(lawns.error)} onRetry={() => void lawns.refetch()} />
-      ) : lawns.isPending ? (
+      ) : !lawns.data ? (
         <Loading />
       ) : open.length + next.length === 0 ? (
         <Empty title={t('season.empty')} lead={t('season.emptyLead')} />

@@ -71,6 +71,7 @@ function question(): SeasonQuestion {
         lawnId: '0190a000-0000-7000-8000-00000000000b',
         date: today,
         technician: '',
+        promised: '',
         note: '',
         looks: [
           {

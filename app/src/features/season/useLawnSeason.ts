@@ -1,5 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCompany, useLawn, useReadings, useRecords, useVisits, useWeather } from '@/api/queries';
+import { useOutboxStore } from '@/state/sync/outboxStore';
+import { pendingMark } from '@/state/sync/overlay';
 import { askSeason } from '@/workers/askSeason';
 import type { SeasonQuestion } from './seasonView';
 
@@ -13,7 +15,8 @@ export function useLawnSeason(lawnId: string) {
   const visits = useVisits(lawnId);
   const records = useRecords(lawnId);
   const readings = useReadings(lawnId);
-  const weather = useWeather(lawnId);
+  const weather = useWeather(lawn.data?.stationId);
+  const pending = useOutboxStore((state) => pendingMark(state.writes, lawnId));
   const parts = [company, lawn, visits, records, readings, weather];
   const question: SeasonQuestion | null =
     company.data && lawn.data && visits.data && records.data && readings.data && weather.data
@@ -39,14 +42,17 @@ export function useLawnSeason(lawnId: string) {
         versions(visits.data ?? []),
         versions(records.data ?? []),
         versions(readings.data ?? []),
+        pending,
       ],
     ],
     queryFn: () => askSeason(question as SeasonQuestion),
-    enabled: question !== null,
+    enabled: question !== null && question.lawn.zones.length > 0,
+    persister: undefined,
     staleTime: Infinity,
     placeholderData: (previous) => previous,
   });
-  const failed = parts.find(({ error }) => error)?.error ?? view.error;
+  // What is on the device is worked on, whatever the line says.
+  const failed = parts.find(({ error, data }) => error && data === undefined)?.error ?? view.error;
   return {
     question,
     view: view.data ?? null,

@@ -11,6 +11,8 @@ import Svg, { Line, Path, Rect } from 'react-native-svg';
 import { useSession } from '@/api/queries';
 import { RequestFailure } from '@/api/request';
 import { useFailureWords } from '@/api/useFailureWords';
+import { SyncStrip } from '@/features/sync/SyncStrip';
+import { useSync } from '@/state/sync/useSync';
 import { Failed, Loading, useWide, Words } from '@/ui';
 
 const PLACES = [
@@ -42,6 +44,7 @@ export function PlacesLayout() {
   const router = useRouter();
   const session = useSession();
   const words = useFailureWords();
+  useSync(session.data);
   const ended = session.error instanceof RequestFailure && session.error.code === 'signed-out';
   useEffect(() => {
     // The address bar, not the router: the page must be the one the person was on.
@@ -83,13 +86,14 @@ export function PlacesLayout() {
   // and with it the address bar, back to its first page.
   const content = (
     <>
-      {session.isPending || ended ? (
+      {(session.isPending && !session.data) || ended ? (
         <Loading />
       ) : session.error && !session.data ? (
         <View className="p-4">
           <Failed message={words(session.error)} onRetry={() => void session.refetch()} />
         </View>
       ) : null}
+      {session.data && !ended ? <SyncStrip /> : null}
       <View className={session.data && !ended ? 'min-h-0 flex-1' : 'hidden'}>
         <Slot />
       </View>

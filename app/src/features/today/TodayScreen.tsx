@@ -2,8 +2,10 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { useCompany, useLawns, useSession, useSignOut, useUpdateCompany } from '@/api/queries';
+import { useCompany, useLawns, useSession, useUpdateCompany } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
+import { SignOutSheet, useLeave } from '@/features/sync/SignOutSheet';
+import { useOutboxStore } from '@/state/sync/outboxStore';
 import {
   Button,
   Card,
@@ -29,7 +31,9 @@ export function TodayScreen() {
   const session = useSession();
   const company = useCompany();
   const lawns = useLawns();
-  const signOut = useSignOut();
+  const leave = useLeave();
+  const unsent = useOutboxStore(({ writes }) => writes.length);
+  const [leaving, setLeaving] = useState(false);
   const [moving, setMoving] = useState(false);
   const due = (lawns.data ?? [])
     .filter((lawn) => lawn.due.length > 0)
@@ -46,7 +50,7 @@ export function TodayScreen() {
         <Button
           kind="quiet"
           label={t('signIn.signOut')}
-          onPress={() => signOut.mutate(undefined, { onSettled: () => router.replace('/sign-in') })}
+          onPress={() => (unsent > 0 ? setLeaving(true) : leave())}
         />
       }
     >
@@ -62,9 +66,9 @@ export function TodayScreen() {
           )}
         </Card>
       ) : null}
-      {lawns.error ? (
+      {lawns.error && !lawns.data ? (
         <Failed message={words(lawns.error)} onRetry={() => void lawns.refetch()} />
-      ) : lawns.isPending ? (
+      ) : !lawns.data ? (
         <Loading />
       ) : due.length === 0 ? (
         <Empty title={t('today.nothing')} lead={t('today.nothingLead')} />
@@ -89,6 +93,7 @@ export function TodayScreen() {
           ))}
         </View>
       )}
+      <SignOutSheet open={leaving} onClose={() => setLeaving(false)} />
       {company.data ? (
         <MoveDay open={moving} onClose={() => setMoving(false)} today={company.data.today} />
       ) : null}

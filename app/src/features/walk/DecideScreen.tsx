@@ -112,12 +112,15 @@ function Decide({
   const save = () => {
     setTried(true);
     if (!decision || !read.findings || tooMuch || badDay) return;
+    const going = question.visits.find(({ id }) => id === walk.visitId);
     const body: VisitBody = {
       lawnId: lawn.id,
       date: company.today,
       technician: session.data?.name ?? '',
-      note: '',
+      promised: going?.promised ?? '',
+      note: going?.note ?? '',
       looks: [
+        ...(going?.looks ?? []),
         {
           zoneId: zone.id,
           patchId: walk.patchId,
@@ -131,7 +134,7 @@ function Decide({
       ],
     };
     putVisit.mutate(
-      { id: walk.visitId, version: 0, body },
+      { id: walk.visitId, body },
       {
         onSuccess: () => {
           store.finish(lawn.id);

@@ -73,7 +73,9 @@ function ChoosePlace({ question }: { question: SeasonQuestion }) {
   const putLawn = usePutLawn(lawn.id);
   const zone = lawn.zones.find(({ id }) => id === zoneId)!;
   const patches = lawn.patches.filter((patch) => patch.zoneId === zoneId);
-  const begin = (patch: Patch | null) => start(lawn.id, patch?.zoneId ?? zoneId, patch?.id ?? null);
+  const beginVisit = useWalkStore((state) => state.beginVisit);
+  const begin = (patch: Patch | null) =>
+    start(lawn.id, patch?.zoneId ?? zoneId, patch?.id ?? null, beginVisit(lawn.id, company.today));
   const mark = (place: { x: number; y: number }) => {
     setAdding(false);
     const patch: Patch = {

@@ -1,0 +1,33 @@
+import { useRouter } from 'expo-router';
+import { useTranslation } from 'react-i18next';
+import { forgetAnswers } from '@/api/queryClient';
+import { useSignOut } from '@/api/queries';
+import { useOutboxStore } from '@/state/sync/outboxStore';
+import { Button, Sheet, Words } from '@/ui';
+
+/** Asks before signing out while something has not been sent. */
+export function SignOutSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const { t } = useTranslation();
+  const leave = useLeave();
+  const count = useOutboxStore(({ writes }) => writes.length);
+  return (
+    <Sheet open={open} title={t('sync.signOutTitle')} onClose={onClose}>
+      <Words>{t('sync.signOutLead', { count })}</Words>
+      <Button label={t('sync.stay')} onPress={onClose} testID="stay-signed-in" />
+      <Button kind="equal" label={t('sync.leave')} onPress={leave} />
+    </Sheet>
+  );
+}
+
+/** Signs out and forgets what the server said; what was not sent stays for its writer. */
+export function useLeave(): () => void {
+  const router = useRouter();
+  const signOut = useSignOut();
+  return () =>
+    signOut.mutate(undefined, {
+      onSettled: () => {
+        void forgetAnswers();
+        router.replace('/sign-in');
+      },
+    });
+}

@@ -1,0 +1,46 @@
+import CloudOff from 'lucide-react-native/icons/cloud-off';
+import CloudUpload from 'lucide-react-native/icons/cloud-upload';
+import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Pressable } from 'react-native';
+import { useOutboxStore } from '@/state/sync/outboxStore';
+import { STORAGE_WARN } from '@/state/sync/sync';
+import { Words } from '@/ui';
+import { SyncSheet } from './SyncSheet';
+
+/** A line at the top while something waits, needs a choice, or the device is nearly full. */
+export function SyncStrip() {
+  const { t } = useTranslation();
+  const { writes, line, sending, storage } = useOutboxStore();
+  const [open, setOpen] = useState(false);
+  const held = writes.filter(({ state }) => state !== 'waiting').length;
+  const waiting = writes.length - held;
+  const full = storage !== null && storage >= STORAGE_WARN;
+  if (writes.length === 0 && line !== 'down' && !full) return null;
+  const urgent = held > 0 || full;
+  const Icon = urgent ? TriangleAlert : line === 'down' ? CloudOff : CloudUpload;
+  const words = [
+    held > 0 ? t('sync.held', { count: held }) : null,
+    waiting > 0 ? t('sync.waiting', { count: waiting }) : null,
+    line === 'down' ? t('sync.noLine') : sending && waiting > 0 ? t('sync.sending') : null,
+    full ? t('sync.full') : null,
+  ].filter(Boolean);
+  return (
+    <>
+      <Pressable
+        role="button"
+        aria-label={words.join(' · ')}
+        onPress={() => setOpen(true)}
+        testID="sync-strip"
+        className={`min-h-[48px] flex-row items-center gap-2 px-4 ${urgent ? 'bg-stop-tint' : 'bg-caution-tint'}`}
+      >
+        <Icon size={20} color="var(--ink)" />
+        <Words size="note" weight="semi" className="flex-1" role="status">
+          {words.join(' · ')}
+        </Words>
+      </Pressable>
+      <SyncSheet open={open} onClose={() => setOpen(false)} />
+    </>
+  );
+}

@@ -1,0 +1,250 @@
+import 'fake-indexeddb/auto';
+import type { Json } from '@alfombra/core';
+import fc from 'fast-check';
+import { Outbox, type NewWrite, type SendResult } from './outbox';
+import { openOutbox } from './outboxDatabase';
+import { overlayDocument, overlayList, pendingMark } from './overlay';
+import type { PendingWrite, ServerDocument } from './pendingWrite';
+
+const OWNER = 'technician';
+
+/** A server in memory with versions and a ledger, as the real one has them. */
+class FakeServer {
+  readonly rows = new Map<string, ServerDocument>();
+  readonly ledger = new Set<string>();
+  acknowledged = 0;
+  sent: string[] = [];
+
+  take(write: PendingWrite): SendResult {
+    this.sent.push(`${write.id}:${JSON.stringify(write.body)}`);
+    const row = this.rows.get(write.id);
+    if (row && this.ledger.has(write.writeId)) return { kind: 'accepted', document: row };
+    if ((row?.version ?? 0) !== write.baseVersion) {
+      return row
+        ? { kind: 'stale', document: row }
+        : { kind: 'refused', failure: { code: 'not-found', message: 'gone', path: [] } };
+    }
+    const document = { id: write.id, version: write.baseVersion + 1, body: write.body };
+    this.rows.set(write.id, document);
+    this.ledger.add(write.writeId);
+    this.acknowledged += 1;
+    return { kind: 'accepted', document };
+  }
+}
+
+let count = 0;
+async function setUp(
+  network: (write: PendingWrite, server: FakeServer) => SendResult | Promise<SendResult> = (w, s) =>
+    s.take(w),
+) {
+  const database = await openOutbox(`outbox-test-${(count += 1)}`);
+  const server = new FakeServer();
+  const accepted: string[] = [];
+  const make = () =>
+    new Outbox({
+      database,
+      send: (write) => Promise.resolve(network(write, server)),
+      onAccepted: ({ writeId }) => accepted.push(writeId),
+    });
+  return { database, server, outbox: make(), again: make, accepted };
+}
+const note = (id: string, body: Json, base: NewWrite['base'] = null): NewWrite => ({
+  owner: OWNER,
+  kind: 'lawn',
+  id,
+  lawnId: null,
+  body,
+  base,
+});
+
+describe('writes of a device', () => {
+  it('are kept, sent in order and gone when acknowledged', async () => {
+    const { outbox, server } = await setUp();
+    await outbox.keep(note('a', { n: 1 }));
+    await outbox.keep(note('b', { n: 1 }));
+    expect(await outbox.flush(OWNER)).toBe('empty');
+    expect(server.sent).toEqual(['a:{"n":1}', 'b:{"n":1}']);
+    expect(await outbox.list()).toEqual([]);
+  });
+  it('of one document become one while nothing was sent', async () => {
+    const { outbox, server } = await setUp();
+    await outbox.keep(note('a', { n: 1 }));
+    await outbox.keep(note('a', { n: 2 }));
+    expect(await outbox.list()).toHaveLength(1);
+    await outbox.flush(OWNER);
+    expect(server.rows.get('a')).toMatchObject({ version: 1, body: { n: 2 } });
+  });
+  it('wait for the network and survive a killed page', async () => {
+    let online = false;
+    const { outbox, again, server } = await setUp((write, s) =>
+      online ? s.take(write) : { kind: 'unreachable' },
+    );
+    await outbox.keep(note('a', { n: 1 }));
+    expect(await outbox.flush(OWNER)).toBe('unreachable');
+    await outbox.keep(note('a', { n: 2 }));
+    online = true;
+    // A new page with a new outbox on the same device.
+    expect(await again().flush(OWNER)).toBe('empty');
+    expect(server.rows.get('a')).toMatchObject({ version: 2, body: { n: 2 } });
+    expect(server.acknowledged).toBe(2);
+  });
+  it('whose answer was lost are not written twice', async () => {
+    let lose = true;
+    const { outbox, server } = await setUp((write, s) => {
+      const result = s.take(write);
+      return lose ? { kind: 'unreachable' } : result;
+    });
+    await outbox.keep(note('a', { n: 1 }));
+    await outbox.flush(OWNER);
+    lose = false;
+    await outbox.keep(note('a', { n: 5 }));
+    expect(await outbox.flush(OWNER)).toBe('empty');
+    expect(server.rows.get('a')).toMatchObject({ version: 2, body: { n: 5 } });
+    expect(server.acknowledged).toBe(2);
+  });
+  it('merge with what another device wrote elsewhere in the document', async () => {
+    const { outbox, server } = await setUp();
+    const base = { version: 1, body: { name: 'a', note: '' } };
+    server.rows.set('a', { id: 'a', version: 2, body: { name: 'a', note: 'theirs' } });
+    await outbox.keep(note('a', { name: 'mine', note: '' }, base));
+    expect(await outbox.flush(OWNER)).toBe('empty');
+    expect(server.rows.get('a')).toMatchObject({
+      version: 3,
+      body: { name: 'mine', note: 'theirs' },
+    });
+  });
+  it('ask when both changed the same, hold what depends on it, and go on with the rest', async () => {
+    const { outbox, server } = await setUp();
+    const base = { version: 1, body: { name: 'a' } };
+    server.rows.set('a', { id: 'a', version: 2, body: { name: 'theirs' } });
+    await outbox.keep(note('a', { name: 'mine' }, base));
+    await outbox.keep({ ...note('v', { n: 1 }), kind: 'visit', lawnId: 'a' });
+    await outbox.keep(note('other', { n: 1 }));
+    expect(await outbox.flush(OWNER)).toBe('blocked');
+    expect(server.rows.has('other')).toBe(true);
+    expect(server.rows.has('v')).toBe(false);
+    const [held] = await outbox.list();
+    expect(held!.conflict!.conflicts).toEqual([
+      { path: ['name'], base: 'a', mine: 'mine', theirs: 'theirs' },
+    ]);
+    await outbox.settle(held!.seq, ['mine']);
+    expect(await outbox.flush(OWNER)).toBe('empty');
+    expect(server.rows.get('a')).toMatchObject({ version: 3, body: { name: 'mine' } });
+    expect(server.rows.has('v')).toBe(true);
+  });
+  it('that are refused stay until the technician decides', async () => {
+    let refuse = true;
+    const { outbox, server } = await setUp((write, s) =>
+      refuse
+        ? { kind: 'refused', failure: { code: 'bad-input', message: 'no', path: ['name'] } }
+        : s.take(write),
+    );
+    await outbox.keep(note('a', { n: 1 }));
+    await outbox.keep(note('b', { n: 1 }));
+    expect(await outbox.flush(OWNER)).toBe('blocked');
+    const [a, b] = await outbox.list();
+    expect(a!.failure).toMatchObject({ code: 'bad-input', path: ['name'] });
+    refuse = false;
+    await outbox.retry(a!.seq);
+    await outbox.discard(b!.seq);
+    expect(await outbox.flush(OWNER)).toBe('empty');
+    expect([...server.rows.keys()]).toEqual(['a']);
+  });
+  it('are sent by the one who wrote them only, and not while signed out', async () => {
+    const { outbox, server } = await setUp();
+    await outbox.keep(note('a', { n: 1 }));
+    expect(await outbox.flush('somebody else')).toBe('empty');
+    expect(server.sent).toEqual([]);
+    const signedOut = await setUp(() => ({ kind: 'signed-out' }));
+    await signedOut.outbox.keep(note('a', { n: 1 }));
+    expect(await signedOut.outbox.flush(OWNER)).toBe('signed-out');
+    expect(await signedOut.outbox.list()).toHaveLength(1);
+  });
+  it('flush once however often it is asked', async () => {
+    const { outbox, server } = await setUp();
+    await outbox.keep(note('a', { n: 1 }));
+    await Promise.all([outbox.flush(OWNER), outbox.flush(OWNER), outbox.flush(OWNER)]);
+    expect(server.sent).toHaveLength(1);
+  });
+});
+
+it('reach the server once each through any weather of cut lines, lost answers and killed pages', async () => {
+  await fc.assert(
+    fc.asyncProperty(
+      fc.array(fc.record({ id: fc.constantFrom('a', 'b', 'c'), n: fc.integer() }), {
+        minLength: 1,
+        maxLength: 8,
+      }),
+      fc.array(fc.constantFrom('ok', 'cut', 'lost', 'kill'), { maxLength: 16 }),
+      async (edits, weather) => {
+        let turn = 0;
+        const { server, again } = await setUp((write, s) => {
+          const now = weather[turn] ?? 'ok';
+          turn += 1;
+          if (now === 'cut') return { kind: 'unreachable' };
+          const result = s.take(write);
+          return now === 'ok' ? result : { kind: 'unreachable' };
+        });
+        let outbox = again();
+        const last = new Map<string, number>();
+        for (const { id, n } of edits) {
+          const row = server.rows.get(id);
+          await outbox.keep(note(id, { n }, row ? { version: row.version, body: row.body } : null));
+          last.set(id, n);
+          if (weather[turn] === 'kill') outbox = again();
+          await outbox.flush(OWNER);
+        }
+        for (let tries = 0; tries < 40 && (await outbox.flush(OWNER)) !== 'empty'; tries += 1);
+        expect(await outbox.list()).toEqual([]);
+        for (const [id, n] of last) expect(server.rows.get(id)!.body).toEqual({ n });
+        expect(server.acknowledged).toBe(server.ledger.size);
+        const versions = [...server.rows.values()].reduce((sum, { version }) => sum + version, 0);
+        expect(versions).toBe(server.acknowledged);
+      },
+    ),
+    { numRuns: 60 },
+  );
+});
+
+describe('what the screens see', () => {
+  const write = (fields: Partial<PendingWrite>): PendingWrite => ({
+    seq: 1,
+    writeId: 'w',
+    owner: OWNER,
+    kind: 'visit',
+    id: 'v',
+    lawnId: 'l',
+    base: null,
+    baseVersion: 0,
+    body: {},
+    state: 'waiting',
+    tried: false,
+    conflict: null,
+    failure: null,
+    ...fields,
+  });
+  it('is the pending content over the server’s', () => {
+    const writes = [write({ body: { note: 'one' } }), write({ seq: 2, body: { note: 'two' } })];
+    expect(overlayDocument({ id: 'v', version: 4, note: 'old' }, writes, 'visit', 'v')).toEqual({
+      id: 'v',
+      version: 4,
+      note: 'two',
+    });
+    expect(overlayDocument({ id: 'x', version: 4 }, writes, 'visit', 'x')).toEqual({
+      id: 'x',
+      version: 4,
+    });
+    expect(overlayDocument(undefined, writes, 'visit', 'v')).toEqual({
+      id: 'v',
+      version: 0,
+      note: 'two',
+    });
+  });
+  it('has new documents first and only those of the lawn', () => {
+    const writes = [write({ id: 'new' }), write({ id: 'elsewhere', lawnId: 'm' })];
+    const list = overlayList([{ id: 'v', version: 1 }], writes, 'visit', 'l');
+    expect(list!.map(({ id }) => id)).toEqual(['new', 'v']);
+    expect(overlayList(undefined, [], 'visit', 'l')).toBeUndefined();
+    expect(pendingMark(writes, 'l')).toBe('w');
+  });
+});

@@ -1,0 +1,24 @@
+import { create } from 'zustand';
+import type { PendingWrite } from './pendingWrite';
+
+interface OutboxState {
+  writes: readonly PendingWrite[];
+  /** The line to the server: what the last attempt met. */
+  line: 'unknown' | 'up' | 'down' | 'signed-out';
+  sending: boolean;
+  /** Share of the device's storage in use, 0-1, when the browser tells. */
+  storage: number | null;
+  /** Lawns that are on the device for work without a signal. */
+  takenAlong: number;
+  set: (change: Partial<Omit<OutboxState, 'set'>>) => void;
+}
+
+/** What the screens show of the outbox. */
+export const useOutboxStore = create<OutboxState>()((set) => ({
+  writes: [],
+  line: 'unknown',
+  sending: false,
+  storage: null,
+  takenAlong: 0,
+  set,
+}));

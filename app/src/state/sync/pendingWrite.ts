@@ -1,0 +1,36 @@
+import type { Json, MergeConflict } from '@alfombra/core';
+import type { FailureCode } from '@alfombra/core';
+
+/** Kinds of documents that a phone writes. */
+export type DocumentKind =
+  'lawn' | 'customer' | 'visit' | 'record' | 'reading' | 'sample' | 'photo' | 'report';
+
+/** A write that the server has not acknowledged yet. */
+export interface PendingWrite {
+  /** Order of writing on this device. */
+  seq: number;
+  /** The write's own id: the server takes it once, however often it is sent. */
+  writeId: string;
+  /** Who wrote it; only their session sends it. */
+  owner: string;
+  kind: DocumentKind;
+  id: string;
+  lawnId: string | null;
+  /** The document as the server last had it; `null` for a new one. What a merge starts from. */
+  base: Json | null;
+  baseVersion: number;
+  body: Json;
+  /** `waiting` for the network; `conflict`: somebody changed the same; `refused` by the server. */
+  state: 'waiting' | 'conflict' | 'refused';
+  /** It was sent at least once and may have arrived. */
+  tried: boolean;
+  conflict: { theirs: Json; version: number; merged: Json; conflicts: MergeConflict[] } | null;
+  failure: { code: FailureCode; message: string; path: (string | number)[] } | null;
+}
+
+/** What the server holds of a document. */
+export interface ServerDocument {
+  id: string;
+  version: number;
+  body: Json;
+}

@@ -1,0 +1,189 @@
+import type { Json } from '@alfombra/core';
+import { RequestFailure } from '@/api/request';
+import { Outbox, type NewWrite } from './outbox';
+import { openOutbox, type OutboxDatabase } from './outboxDatabase';
+import { useOutboxStore } from './outboxStore';
+import type { PendingWrite, ServerDocument } from './pendingWrite';
+import { sendWrite } from './sendWrite';
+
+/** How long a screen waits for the server's word before it goes on with the device's own. */
+const PATIENCE_MS = 4000;
+const FIRST_RETRY_MS = 2000;
+const LAST_RETRY_MS = 60_000;
+/** From this share of the storage on, the screen warns before it fails. */
+export const STORAGE_WARN = 0.9;
+
+let opened: Promise<{ database: OutboxDatabase; outbox: Outbox }> | null = null;
+let owner: string | null = null;
+let retryMs = FIRST_RETRY_MS;
+let timer: ReturnType<typeof setTimeout> | undefined;
+let onAccepted: (write: PendingWrite, document: ServerDocument) => void = () => undefined;
+
+/** One tab sends at a time, where the browser can say so. */
+const exclusively = <Value>(work: () => Promise<Value>): Promise<Value> =>
+  typeof navigator !== 'undefined' && 'locks' in navigator
+    ? (navigator.locks.request('alfombra-outbox', work) as Promise<Value>)
+    : work();
+
+function open() {
+  opened ??= openOutbox().then((database) => ({
+    database,
+    outbox: new Outbox({
+      database,
+      send: (write) => sendWrite(write, database),
+      exclusively,
+      onChange: (writes) => useOutboxStore.getState().set({ writes }),
+      onAccepted: (write, document) => onAccepted(write, document),
+    }),
+  }));
+  return opened;
+}
+
+/** Starts sending for a person, and again whenever the line may be back. */
+export async function startSync(
+  person: string,
+  accepted: (write: PendingWrite, document: ServerDocument) => void,
+): Promise<() => void> {
+  owner = person;
+  onAccepted = accepted;
+  const { outbox } = await open();
+  useOutboxStore.getState().set({ writes: await outbox.list() });
+  const again = () => {
+    retryMs = FIRST_RETRY_MS;
+    void sendNow();
+  };
+  const seen = () => document.visibilityState === 'visible' && again();
+  window.addEventListener('online', again);
+  document.addEventListener('visibilitychange', seen);
+  void navigator.storage?.persist?.().catch(() => false);
+  again();
+  return () => {
+    owner = null;
+    clearTimeout(timer);
+    window.removeEventListener('online', again);
+    document.removeEventListener('visibilitychange', seen);
+  };
+}
+
+/** Sends what waits; when the network gives out, tries again later by itself. */
+export async function sendNow(): Promise<void> {
+  if (!owner) return;
+  clearTimeout(timer);
+  const { outbox } = await open();
+  const { set } = useOutboxStore.getState();
+  set({ sending: true });
+  const end = await outbox.flush(owner).catch(() => 'unreachable' as const);
+  const waiting = (await outbox.list()).some(({ state }) => state === 'waiting');
+  set({
+    sending: false,
+    ...(end === 'unreachable' ? { line: 'down' as const } : {}),
+    ...(end === 'signed-out' ? { line: 'signed-out' as const } : {}),
+    ...(end !== 'unreachable' && end !== 'signed-out' && waiting ? { line: 'up' as const } : {}),
+    ...(end === 'empty' ? { line: 'up' as const } : {}),
+  });
+  await measureStorage();
+  if (end === 'unreachable' && owner) {
+    timer = setTimeout(() => void sendNow(), retryMs);
+    retryMs = Math.min(LAST_RETRY_MS, retryMs * 2);
+  }
+}
+
+/**
+ * Keeps a write on the device and gives the server a moment to answer.
+ * @returns the server's document, or `null` when the write is kept and waits
+ * @throws RequestFailure what the server said against it at once (the write is not kept then), or
+ * `storage-full` when the device has no room
+ */
+export async function write(change: Omit<NewWrite, 'owner'>): Promise<ServerDocument | null> {
+  if (!owner) throw new RequestFailure('signed-out', 'signed-out');
+  const { outbox } = await open();
+  let answer: ServerDocument | null = null;
+  let kept: PendingWrite;
+  try {
+    kept = await outbox.keep({ ...change, owner });
+  } catch (error) {
+    if (error instanceof DOMException && error.name === 'QuotaExceededError') {
+      throw new RequestFailure('storage-full', 'storage-full');
+    }
+    throw error;
+  }
+  const before = onAccepted;
+  const heard = (accepted: PendingWrite, document: ServerDocument) => {
+    if (accepted.kind === change.kind && accepted.id === change.id) answer = document;
+    before(accepted, document);
+  };
+  onAccepted = heard;
+  try {
+    await Promise.race([sendNow(), new Promise((resolve) => setTimeout(resolve, PATIENCE_MS))]);
+  } finally {
+    if (onAccepted === heard) onAccepted = before;
+  }
+  const still = (await outbox.list()).find(({ seq }) => seq === kept.seq);
+  if (still?.state === 'refused' && still.failure) {
+    await outbox.discard(still.seq);
+    const { code, message, path } = still.failure;
+    throw new RequestFailure(code, message, path);
+  }
+  return still ? null : answer;
+}
+
+/** Keeps a photo's bytes on the device until they have been sent, and after. */
+export async function keepPhotoBytes(id: string, bytes: ArrayBuffer, type: string): Promise<void> {
+  const { database } = await open();
+  try {
+    await database.put('photos', { id, bytes, type });
+  } catch (error) {
+    if (error instanceof DOMException && error.name === 'QuotaExceededError') {
+      throw new RequestFailure('storage-full', 'storage-full');
+    }
+    throw error;
+  }
+}
+
+/** A photo's bytes from this device, or `null` when it was taken on another. */
+export async function photoBytes(id: string): Promise<Blob | null> {
+  const { database } = await open();
+  const photo = await database.get('photos', id);
+  return photo ? new Blob([photo.bytes], { type: photo.type }) : null;
+}
+
+export async function settleConflict(
+  seq: number,
+  choices: readonly ('mine' | 'theirs')[],
+): Promise<void> {
+  const { outbox } = await open();
+  await outbox.settle(seq, choices);
+  await sendNow();
+}
+
+export async function retryWrite(seq: number): Promise<void> {
+  const { outbox } = await open();
+  await outbox.retry(seq);
+  await sendNow();
+}
+
+export async function discardWrite(seq: number): Promise<void> {
+  const { outbox } = await open();
+  await outbox.discard(seq);
+}
+
+async function measureStorage(): Promise<void> {
+  const estimate = await navigator.storage?.estimate?.().catch(() => null);
+  if (!estimate?.quota || estimate.usage === undefined) return;
+  useOutboxStore.getState().set({ storage: estimate.usage / estimate.quota });
+}
+
+/** What the server holds of a document that a screen has, for a write on top of it. */
+export const baseOf = <Document extends { id: string; version: number }>(
+  document: Document | undefined,
+  without: readonly string[] = [],
+): { version: number; body: Json } | null => {
+  if (!document || document.version === 0) return null;
+  const { id: _id, version, ...body } = document;
+  return {
+    version,
+    body: Object.fromEntries(
+      Object.entries(body).filter(([key]) => !without.includes(key)),
+    ) as Json,
+  };
+};
