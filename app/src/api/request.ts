@@ -1,5 +1,6 @@
 import { failureSchema, type FailureCode } from '@alfombra/core';
 import type { z } from 'zod';
+import { noticeLine } from '@/state/sync/outboxStore';
 
 /** A request that did not succeed; `offline` when no answer came at all. */
 export class RequestFailure extends Error {
@@ -40,8 +41,10 @@ async function send(method: string, url: string, payload: Payload = {}): Promise
             }),
     });
   } catch {
+    noticeLine(false);
     throw new RequestFailure('offline', 'offline');
   }
+  noticeLine(true);
   if (response.status === 204) return undefined;
   const json: unknown = await response.json().catch(() => null);
   if (response.ok) return json;

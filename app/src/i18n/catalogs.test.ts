@@ -11,9 +11,11 @@ import {
 import { readFileSync } from 'node:fs';
 import { execSync } from 'node:child_process';
 import { join } from 'node:path';
+import { keyCharacters, keyTaxa } from '@alfombra/core/key';
 import { catalogs } from '.';
+import keyWords from './en/key.json';
 
-const english = catalogs.en.translation as unknown as Record<string, unknown>;
+const english = { ...catalogs.en.translation, key: keyWords } as unknown as Record<string, unknown>;
 
 /** The words under a dotted key; plural keys count when both forms are there. */
 function has(key: string): boolean {
@@ -46,6 +48,15 @@ describe('every thing that can be shown has words', () => {
     ['guide.group', causes.map(({ group }) => group)],
   ])('%s', (catalog, slugs) => {
     expect(slugs.filter((slug) => !has(`${catalog}.${slug}`))).toEqual([]);
+  });
+  it('characters and states of the key, and every plant', () => {
+    for (const { slug, states } of keyCharacters) {
+      expect([slug, has(`key.character.${slug}`), has(`key.where.${slug}`)]).toEqual([slug, true, true]);
+      expect(states.filter((state) => !has(`key.state.${state}`))).toEqual([]);
+    }
+    expect(
+      keyTaxa.filter(({ slug }) => !has(`grass.${slug}`) && !has(`weed.${slug}`)).map(({ slug }) => slug),
+    ).toEqual([]);
   });
   it('signs, with how to look', () => {
     for (const { slug } of signs) {

@@ -5,12 +5,24 @@ interface PreferenceState {
   /** Usable size of the tank on the truck, gal. */
   tankGal: string;
   setTank: (tankGal: string) => void;
+  lengthUnit: 'ft' | 'm';
+  setLengthUnit: (lengthUnit: 'ft' | 'm') => void;
+  /** A technician's own paces over a known length, as typed. */
+  pace: { paces: string; feet: string };
+  setPace: (pace: { paces: string; feet: string }) => void;
 }
 
 /** What a technician sets once. */
 export const usePreferenceStore = create<PreferenceState>()(
-  persist((set) => ({ tankGal: '4', setTank: (tankGal) => set({ tankGal }) }), {
-    name: 'alfombra-preferences',
-    version: 1,
-  }),
+  persist(
+    (set) => ({
+      tankGal: '4',
+      setTank: (tankGal) => set({ tankGal }),
+      lengthUnit: 'ft',
+      setLengthUnit: (lengthUnit) => set({ lengthUnit }),
+      pace: { paces: '40', feet: '100' },
+      setPace: (pace) => set({ pace }),
+    }),
+    { name: 'alfombra-preferences', version: 1 },
+  ),
 );

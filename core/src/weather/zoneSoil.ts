@@ -11,7 +11,7 @@ export const SEASON_DEPTH_IN = 2;
 /** Readings older than this say little about today's bias. */
 const READING_MEMORY_DAYS = 60;
 /** Moist loam under turf on a clear spring day (van Wijk & de Vries 1963; half-range from memory). */
-const TURF_WAVE = { surfaceHalfRangeF: 8, surfaceMaximumHour: 13.5, dampingDepthIn: 4.62 };
+export const TURF_WAVE = { surfaceHalfRangeF: 8, surfaceMaximumHour: 13.5, dampingDepthIn: 4.62 };
 
 function mean(values: readonly number[]): number {
   return values.reduce((sum, value) => sum + value, 0) / values.length;

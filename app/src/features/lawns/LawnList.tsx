@@ -8,6 +8,7 @@ import { useLawns } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import {
   Button,
+  Chip,
   Empty,
   Failed,
   Field,
@@ -44,13 +45,23 @@ export function LawnList({ chosenId }: { chosenId: string | null }) {
   const words = useFailureWords();
   const lawns = useLawns();
   const [query, setQuery] = useState('');
-  const found = searchLawns(lawns.data ?? [], query);
+  const [archived, setArchived] = useState(false);
+  const shown = (lawns.data ?? []).filter((lawn) => lawn.archived === archived);
+  const anyArchived = (lawns.data ?? []).some((lawn) => lawn.archived);
+  const found = searchLawns(shown, query);
   return (
     <Screen
       title={t('lawns.title')}
-      lead={lawns.data ? t('lawns.count', { count: lawns.data.length }) : undefined}
+      lead={lawns.data ? t('lawns.count', { count: shown.length }) : undefined}
     >
       <Field label={t('lawns.search')} value={query} onChange={setQuery} testID="search" />
+      <View className="flex-row flex-wrap gap-2">
+        <Button kind="plain" label={t('lawns.add')} onPress={() => router.push('/lawns/new')} testID="add-property" />
+        <Button kind="plain" label={t('lawns.import')} onPress={() => router.push('/lawns/import')} testID="import" />
+        {anyArchived ? (
+          <Chip label={t('lawns.archived')} chosen={archived} onPress={() => setArchived(!archived)} />
+        ) : null}
+      </View>
       {lawns.error && !lawns.data ? (
         <Failed message={words(lawns.error)} onRetry={() => void lawns.refetch()} />
       ) : !lawns.data ? (

@@ -13,6 +13,7 @@ import {
   Card,
   Chip,
   daySpan,
+  Empty,
   number,
   Provenance,
   Screen,
@@ -23,6 +24,7 @@ import {
   useWide,
   Words,
 } from '@/ui';
+import { ArriveCard } from './ArriveCard';
 import { LawnPlan } from './LawnPlan';
 import { StandRows } from './StandRows';
 
@@ -37,6 +39,15 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
   const walk = useWalkStore(({ walks }) => walks[lawnId]);
   const [picked, setPicked] = useState<string | null>(null);
   const onBack = wide ? undefined : () => router.push('/lawns');
+  if (question && question.lawn.zones.length === 0) {
+    return (
+      <Screen title={question.lawn.name} lead={question.lawn.customer} onBack={onBack}>
+        <ArriveCard lawn={question.lawn} visits={visits} done={null} />
+        <Empty title={t('lawn.unmeasured')} lead={t('lawn.unmeasuredLead')} />
+        <Button label={t('visit.plan')} onPress={() => router.push(`/lawns/${lawnId}/plan`)} testID="measure-first" wide />
+      </Screen>
+    );
+  }
   if (!question || !view) {
     return <SeasonPending title={t('lawns.title')} onBack={onBack} error={error} onRetry={retry} />;
   }
@@ -73,6 +84,7 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
       over: record.findings.some(({ severity }) => severity === 'exceeds'),
     })),
   ].sort((a, b) => (a.date < b.date ? 1 : -1));
+  const lastDone = history.find(({ key }) => records.some(({ id }) => id === key))?.words ?? null;
   const stand = (
     <Card>
       <Title>{`${t('lawn.stand')} · ${zone.name}`}</Title>
@@ -107,6 +119,7 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
         </View>
       }
     >
+      <ArriveCard lawn={lawn} visits={visits} done={lastDone} />
       <View className="gap-4 lg:flex-row">
         <View className="lg:flex-1">
           <LawnPlan lawn={lawn} zoneId={zone.id} height={wide ? 270 : 210} onZone={setPicked} />

@@ -8,7 +8,7 @@ export function LawnsLayout() {
   const wide = useWide();
   const path = usePathname();
   const { id } = useGlobalSearchParams<{ id?: string }>();
-  if (!wide || path.endsWith('/walk')) return <Slot />;
+  if (!wide || /\/(walk|plan)$/.test(path)) return <Slot />;
   return (
     <View className="flex-1 flex-row">
       <View className="w-[380px] border-r-2 border-line">

@@ -1,4 +1,8 @@
 import type { LawnSummary } from '@alfombra/core';
+import MiniSearch from 'minisearch';
+
+/** How far a word may be off: a fifth of its letters. */
+const FUZZY = 0.2;
 
 const plain = (text: string): string =>
   text
@@ -6,11 +10,20 @@ const plain = (text: string): string =>
     .normalize('NFD')
     .replace(/[\u0300-\u036f]/g, '');
 
-/** Lawns whose street or customer holds every word of the query, in any order, accents aside. */
+/** Lawns by street or customer, the best match first; forgives typos, accents and cut-off words. */
 export function searchLawns(lawns: readonly LawnSummary[], query: string): LawnSummary[] {
-  const words = plain(query).split(/\s+/).filter(Boolean);
-  return lawns.filter((lawn) => {
-    const text = plain(`${lawn.name} ${lawn.customer}`);
-    return words.every((word) => text.includes(word));
+  if (query.trim() === '') return [...lawns];
+  const index = new MiniSearch<LawnSummary>({
+    fields: ['name', 'customer'],
+    processTerm: (term) => plain(term),
+    searchOptions: {
+      combineWith: 'AND',
+      prefix: true,
+      fuzzy: (term) => (term.length > 3 ? FUZZY : false),
+      boost: { name: 1.2 },
+    },
   });
+  index.addAll(lawns);
+  const byId = new Map(lawns.map((lawn) => [lawn.id, lawn]));
+  return index.search(query).map(({ id }) => byId.get(id as string) as LawnSummary);
 }

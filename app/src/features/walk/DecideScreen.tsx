@@ -160,6 +160,10 @@ function Decide({
             <Words weight="semi" tone="stop" role="alert">
               {t('decide.chooseFirst')}
             </Words>
+          ) : tried && (!read.findings || tooMuch || badDay) ? (
+            <Words weight="semi" tone="stop" role="alert">
+              {t('decide.fixAbove')}
+            </Words>
           ) : null}
           <Button
             label={t('decide.save')}

@@ -7,6 +7,7 @@ export interface WeedsRead {
   findings: WeedFinding[] | null;
   /** Per row: whether its cover is bad. */
   bad: boolean[];
+  /** Ground under what grows now, per cent. */
   totalPct: number;
 }
 
@@ -14,7 +15,10 @@ export interface WeedsRead {
 export function readWeeds(drafts: readonly WeedDraft[]): WeedsRead {
   const values = drafts.map(({ cover }) => typedNumber(cover));
   const bad = values.map((value) => value === null || value < 0 || value > 100);
-  const totalPct = values.reduce<number>((sum, value) => sum + (value ?? 0), 0);
+  const totalPct = values.reduce<number>(
+    (sum, value, index) => sum + (drafts[index]?.growing ? (value ?? 0) : 0),
+    0,
+  );
   return {
     bad,
     totalPct,

@@ -73,14 +73,7 @@ export async function sendNow(): Promise<void> {
   const { set } = useOutboxStore.getState();
   set({ sending: true });
   const end = await outbox.flush(owner).catch(() => 'unreachable' as const);
-  const waiting = (await outbox.list()).some(({ state }) => state === 'waiting');
-  set({
-    sending: false,
-    ...(end === 'unreachable' ? { line: 'down' as const } : {}),
-    ...(end === 'signed-out' ? { line: 'signed-out' as const } : {}),
-    ...(end !== 'unreachable' && end !== 'signed-out' && waiting ? { line: 'up' as const } : {}),
-    ...(end === 'empty' ? { line: 'up' as const } : {}),
-  });
+  set({ sending: false, ...(end === 'signed-out' ? { line: 'signed-out' as const } : {}) });
   await measureStorage();
   if (end === 'unreachable' && owner) {
     timer = setTimeout(() => void sendNow(), retryMs);

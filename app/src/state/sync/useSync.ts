@@ -32,6 +32,8 @@ export function useSync(user: User | undefined): void {
       stop = end;
       if (ended) end();
     });
+    // Who is signed in is known without a line, too.
+    void persister.persistQueryByKey(keys.session, client);
     const take = () => void takeAlong(client).catch(() => undefined);
     take();
     const timer = setInterval(take, TAKE_ALONG_EVERY_MS);

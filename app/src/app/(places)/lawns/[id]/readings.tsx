@@ -1,0 +1,7 @@
+import { ReadingsScreen } from '@/features/readings/ReadingsScreen';
+import { useLocalSearchParams } from 'expo-router';
+
+export default function Route() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  return <ReadingsScreen lawnId={id} />;
+}

@@ -1,0 +1,7 @@
+import { VisitScreen } from '@/features/visit/VisitScreen';
+import { useLocalSearchParams } from 'expo-router';
+
+export default function Route() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  return <VisitScreen lawnId={id} />;
+}

@@ -1,0 +1,7 @@
+import { ZoneScreen } from '@/features/visit/ZoneScreen';
+import { useLocalSearchParams } from 'expo-router';
+
+export default function Route() {
+  const { id, zone } = useLocalSearchParams<{ id: string; zone: string }>();
+  return <ZoneScreen lawnId={id} zoneId={zone} />;
+}

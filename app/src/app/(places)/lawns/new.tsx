@@ -1,0 +1,5 @@
+import { PropertyScreen } from '@/features/property/PropertyScreen';
+
+export default function NewPropertyRoute() {
+  return <PropertyScreen lawnId={null} />;
+}

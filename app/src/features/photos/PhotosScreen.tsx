@@ -1,0 +1,193 @@
+import type { Lawn, LocalDate, Photo, Point } from '@alfombra/core';
+import { withoutPlaceData } from '@alfombra/core/exchange';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
+import { useCompany, useLawn, usePhotos, usePutPhoto } from '@/api/queries';
+import { useFailureWords } from '@/api/useFailureWords';
+import { LawnPlan } from '@/features/lawns/LawnPlan';
+import { FileButton } from '@/features/property/FileButton';
+import { Button, Card, Empty, Failed, Field, fullDay, Loading, Screen, Tag, Title, Words } from '@/ui';
+import { PhotoPicture } from './PhotoPicture';
+import { smallPhoto, turfPicture } from './turfPicture';
+
+/** Photos closer than this are of one place, ft. */
+const SAME_PLACE_FT = 8;
+
+/** Photos of a lawn with a pin and a note; pairs of one place side by side. */
+export function PhotosScreen({ lawnId }: { lawnId: string }) {
+  const { t } = useTranslation();
+  const router = useRouter();
+  const lawn = useLawn(lawnId).data;
+  const today = useCompany().data?.today;
+  const photos = usePhotos(lawnId).data;
+  const back = () => router.push(`/lawns/${lawnId}/visit`);
+  if (!lawn || !today || !photos) {
+    return (
+      <Screen title={t('photos.title')} onBack={back}>
+        <Loading />
+      </Screen>
+    );
+  }
+  return (
+    <Screen title={t('photos.title')} lead={lawn.name} onBack={back}>
+      <View className="gap-4 lg:flex-row lg:items-start">
+        <View className="gap-4 lg:flex-1">
+          <Take lawn={lawn} today={today} />
+        </View>
+        <View className="gap-4 lg:flex-1">
+          <Pairs photos={photos} />
+          {photos.length === 0 ? <Empty title={t('photos.none')} /> : null}
+          {photos.map((photo) => (
+            <Card key={photo.id}>
+              <PhotoPicture photo={photo} />
+              <Caption photo={photo} />
+            </Card>
+          ))}
+        </View>
+      </View>
+    </Screen>
+  );
+}
+
+function Caption({ photo }: { photo: Photo }) {
+  const { t } = useTranslation();
+  return (
+    <View className="gap-1">
+      <View className="flex-row items-center gap-2">
+        <Words weight="semi" className="flex-1">
+          {fullDay(photo.date)}
+        </Words>
+        {photo.standIn ? <Tag label={t('common.standIn')} tone="caution" /> : null}
+      </View>
+      {photo.note ? <Words tone="second">{photo.note}</Words> : null}
+      {photo.received !== undefined && photo.received < photo.bytes ? (
+        <Words size="note" tone="second">
+          {t('photos.arrived', { share: Math.round((photo.received / photo.bytes) * 100) })}
+        </Words>
+      ) : null}
+    </View>
+  );
+}
+
+/** The oldest and the newest photo of each place that has several. */
+function Pairs({ photos }: { photos: readonly Photo[] }) {
+  const { t } = useTranslation();
+  const places: Photo[][] = [];
+  for (const photo of [...photos].sort((a, b) => (a.date < b.date ? -1 : 1))) {
+    const at = photo.at;
+    if (!at) continue;
+    const place = places.find(([first]) => first?.at && distance(first.at, at) <= SAME_PLACE_FT);
+    if (place) place.push(photo);
+    else places.push([photo]);
+  }
+  return (
+    <>
+      {places
+        .filter((place) => place.length > 1)
+        .map((place) => (
+          <Card key={place[0]!.id} testID="photo-pair">
+            <Title>{t('photos.pair')}</Title>
+            <View className="flex-row gap-2">
+              {[place[0]!, place[place.length - 1]!].map((photo) => (
+                <View key={photo.id} className="flex-1 gap-1">
+                  <PhotoPicture photo={photo} height={140} />
+                  <Words size="note" weight="semi">
+                    {fullDay(photo.date)}
+                  </Words>
+                </View>
+              ))}
+            </View>
+          </Card>
+        ))}
+    </>
+  );
+}
+
+const distance = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y);
+
+/** Takes a photo, makes it small and placeless, and pins it. */
+function Take({ lawn, today }: { lawn: Lawn; today: LocalDate }) {
+  const { t } = useTranslation();
+  const words = useFailureWords();
+  const put = usePutPhoto(lawn.id);
+  const [note, setNote] = useState('');
+  const [at, setAt] = useState<Point | null>(null);
+  const [failure, setFailure] = useState<string | null>(null);
+  const keep = async (make: () => Promise<ArrayBuffer>, standIn: boolean) => {
+    setFailure(null);
+    try {
+      const clean = withoutPlaceData(new Uint8Array(await make()));
+      const bytes = clean.slice().buffer;
+      await put.mutateAsync({
+        id: uuid(),
+        bytes,
+        body: {
+          lawnId: lawn.id,
+          date: today,
+          at,
+          note: note.trim(),
+          standIn,
+          type: 'image/jpeg',
+          bytes: bytes.byteLength,
+        },
+      });
+      setNote('');
+      setAt(null);
+    } catch (error) {
+      setFailure(error instanceof Error && error.name === 'InvalidStateError' ? t('photos.unreadable') : words(error));
+    }
+  };
+  return (
+    <Card>
+      <Title>{t('photos.take')}</Title>
+      {lawn.zones.length > 0 ? (
+        <>
+          <Words size="note" tone="second">
+            {at ? t('photos.pinned') : t('photos.pinLead')}
+          </Words>
+          <LawnPlan
+            lawn={{
+              ...lawn,
+              patches: at
+                ? [
+                    {
+                      id: 'pin',
+                      zoneId: lawn.zones[0]!.id,
+                      number: 1,
+                      centre: at,
+                      widthFt: 1,
+                      lengthFt: 1,
+                      seenOn: today,
+                    },
+                  ]
+                : [],
+            }}
+            height={220}
+            onPlace={setAt}
+          />
+        </>
+      ) : null}
+      <Field label={t('photos.note')} value={note} onChange={setNote} testID="photo-note" />
+      {failure ? <Failed message={failure} /> : null}
+      <FileButton
+        label={t('photos.camera')}
+        accept="image/*"
+        capture
+        onFile={(file) => void keep(() => smallPhoto(file), false)}
+      />
+      <Button
+        kind="plain"
+        label={t('photos.standIn')}
+        busy={put.isPending ? t('common.loading') : null}
+        onPress={() => void keep(() => turfPicture(lawn.name.length * 131 + note.length, 0.7), true)}
+        testID="stand-in-photo"
+      />
+      <Words size="note" tone="quiet">
+        {t('photos.placeless')}
+      </Words>
+    </Card>
+  );
+}

@@ -1,0 +1,406 @@
+import {
+  LINE_KINDS,
+  PIN_KINDS,
+  zoneSchema,
+  type Lawn,
+  type MeasureMethod,
+  type Pin,
+  type PlanLine,
+  type Point,
+  type WeedPatch,
+  type Zone,
+} from '@alfombra/core';
+import { crossesItself, zoneOverlaps } from '@alfombra/core/measuring';
+import { useRouter } from 'expo-router';
+import { useEffect, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
+import { useStore } from 'zustand';
+import { useCompany, useLawn, usePutLawn } from '@/api/queries';
+import { useFailureWords } from '@/api/useFailureWords';
+import { usePlanStore, type Plan } from '@/state/planStore';
+import {
+  Button,
+  Card,
+  Chip,
+  Failed,
+  Loading,
+  number,
+  Screen,
+  Segmented,
+  Title,
+  useWide,
+  Words,
+} from '@/ui';
+import { ExchangePanel } from './ExchangePanel';
+import { NewShape } from './NewShape';
+import { PlanCanvas } from './PlanCanvas';
+import { WeedPatchSheet } from './WeedPatchSheet';
+import { ZonePanel } from './ZonePanel';
+
+type Tool = 'shape' | 'site' | 'weeds' | 'file';
+const TOOLS: readonly Tool[] = ['shape', 'site', 'weeds', 'file'];
+
+/** The lawn measured and drawn: zones, what stands on them, weeds. */
+export function PlanScreen({ lawnId }: { lawnId: string }) {
+  const { t } = useTranslation();
+  const router = useRouter();
+  const words = useFailureWords();
+  const lawn = useLawn(lawnId).data;
+  const today = useCompany().data?.today;
+  const { plan, open, lawnId: openId } = usePlanStore();
+  useEffect(() => {
+    if (!lawn || openId === lawn.id) return;
+    open(lawn);
+    usePlanStore.temporal.getState().clear();
+  }, [lawn, openId, open]);
+  if (!lawn || !today || !plan || openId !== lawnId) {
+    return (
+      <Screen title={t('plan.title')} onBack={() => router.push(`/lawns/${lawnId}`)}>
+        <Loading />
+      </Screen>
+    );
+  }
+  return <Editor lawn={lawn} plan={plan} today={today} words={words} />;
+}
+
+function Editor({
+  lawn,
+  plan,
+  today,
+  words,
+}: {
+  lawn: Lawn;
+  plan: Plan;
+  today: NonNullable<ReturnType<typeof useCompany>['data']>['today'];
+  words: (error: unknown) => string;
+}) {
+  const { t } = useTranslation();
+  const router = useRouter();
+  const wide = useWide();
+  const { change, finish } = usePlanStore();
+  const { undo, redo, pastSteps, nextSteps } = useSteps();
+  const putLawn = usePutLawn(lawn.id);
+  const [tool, setTool] = useState<Tool>('shape');
+  const [zoneId, setZoneId] = useState<string | null>(plan.zones[0]?.id ?? null);
+  const [edge, setEdge] = useState<number | null>(null);
+  const [sketch, setSketch] = useState<Point[] | null>(null);
+  const [adding, setAdding] = useState<'zone' | 'cutout' | null>(null);
+  const [mark, setMark] = useState<Pin['kind'] | PlanLine['kind']>('irrigation-head');
+  const [line, setLine] = useState<Point[]>([]);
+  const [patch, setPatch] = useState<WeedPatch | null>(null);
+  const zone = plan.zones.find(({ id }) => id === zoneId) ?? plan.zones[0] ?? null;
+  const setZone = (next: Zone) =>
+    change({ zones: plan.zones.map((entry) => (entry.id === next.id ? next : entry)) });
+  const overlaps = zoneOverlaps(plan.zones);
+  const crossed = plan.zones.filter(({ outline }) => crossesItself(outline));
+  const nameOf = (id: string) => plan.zones.find((entry) => entry.id === id)?.name ?? '';
+  const isLine = (LINE_KINDS as readonly string[]).includes(mark);
+
+  const addShape = (outline: Point[], method: MeasureMethod, cornerSigmaFt: number | null = null) => {
+    if (adding === 'cutout' && zone) {
+      const middle = centreOf(zone.outline);
+      const own = centreOf(outline);
+      const placed = sketch
+        ? outline
+        : outline.map(({ x, y }) => ({ x: x - own.x + middle.x, y: y - own.y + middle.y }));
+      setZone({ ...zone, cutouts: [...zone.cutouts, placed] });
+    } else {
+      const right = Math.max(0, ...plan.zones.flatMap((entry) => entry.outline.map(({ x }) => x)));
+      const placed =
+        sketch || plan.zones.length === 0
+          ? outline
+          : outline.map(({ x, y }) => ({ x: x + right + 4, y }));
+      const fresh = zoneSchema.parse({
+        id: uuid(),
+        name: t('plan.zoneName', { number: plan.zones.length + 1 }),
+        outline: placed,
+        edges: placed.map(() => (method === 'sketch' ? 'assumed' : 'confirmed')),
+        measure: { method, cornerSigmaFt },
+        stand: [],
+        desired: zone?.desired ?? [lawn.region === 'south' ? 'bermuda-common' : 'tall-fescue'],
+        site: {},
+      });
+      change({ zones: [...plan.zones, fresh] });
+      setZoneId(fresh.id);
+    }
+    setSketch(null);
+    setAdding(null);
+  };
+  const tap = (at: Point) => {
+    const place = { x: Math.round(at.x * 10) / 10, y: Math.round(at.y * 10) / 10 };
+    if (sketch) setSketch([...sketch, place]);
+    else if (tool === 'site' && isLine) setLine([...line, place]);
+    else if (tool === 'site') {
+      change({
+        pins: [
+          ...plan.pins,
+          { id: uuid(), kind: mark as Pin['kind'], at: place, note: '', seenOn: today },
+        ],
+      });
+    } else if (tool === 'weeds' && zone) {
+      setPatch({
+        id: uuid(),
+        zoneId: zone.id,
+        plant: { kind: 'category', category: 'broadleaf' },
+        centre: place,
+        lengthFt: 2,
+        widthFt: 2,
+        cover: 0.5,
+        stage: '2-4-tiller',
+        seenOn: today,
+        lookAgainOn: null,
+      });
+    } else {
+      const hit = plan.zones.find(({ outline }) => inside(at, outline));
+      if (hit) {
+        setZoneId(hit.id);
+        setEdge(null);
+      }
+    }
+  };
+  const save = () =>
+    putLawn.mutate(
+      { ...lawn, ...plan },
+      {
+        onSuccess: () => {
+          finish();
+          router.replace(`/lawns/${lawn.id}`);
+        },
+      },
+    );
+  const canvas = (
+    <View className="gap-3">
+      <PlanCanvas
+        plan={plan}
+        zoneId={zone?.id ?? null}
+        edge={edge}
+        sketch={sketch ?? (line.length > 0 ? line : null)}
+        height={wide ? 470 : 300}
+        drag={tool === 'shape' && !sketch}
+        onTap={tap}
+        onEdge={setEdge}
+        onCorner={(outline) => zone && setZone({ ...zone, outline })}
+      />
+      <View className="flex-row gap-2">
+        <View className="flex-1">
+          <Button kind="plain" label={t('plan.undo')} onPress={() => undo()} disabled={pastSteps === 0} testID="undo" />
+        </View>
+        <View className="flex-1">
+          <Button kind="plain" label={t('plan.redo')} onPress={() => redo()} disabled={nextSteps === 0} testID="redo" />
+        </View>
+      </View>
+      {overlaps.map(({ a, b, areaFt2 }) => (
+        <Words key={`${a}${b}`} weight="semi" tone="stop" role="alert">
+          {t('plan.overlap', { a: nameOf(a), b: nameOf(b), area: number(areaFt2) })}
+        </Words>
+      ))}
+      {crossed.map(({ id, name }) => (
+        <Words key={id} weight="semi" tone="stop" role="alert">
+          {t('plan.crossed', { zone: name })}
+        </Words>
+      ))}
+    </View>
+  );
+  const tools = (
+    <View className="gap-3">
+      <Segmented
+        value={tool}
+        options={TOOLS.map((value) => ({ value, label: t(`plan.tool.${value}`) }))}
+        onChange={(next) => {
+          setTool(next);
+          setSketch(null);
+          setLine([]);
+        }}
+      />
+      {tool === 'shape' ? (
+        <>
+          <View className="flex-row flex-wrap gap-2">
+            {plan.zones.map((entry) => (
+              <Chip
+                key={entry.id}
+                label={entry.name}
+                chosen={entry.id === zone?.id && !adding}
+                onPress={() => {
+                  setZoneId(entry.id);
+                  setEdge(null);
+                  setAdding(null);
+                }}
+              />
+            ))}
+            <Chip
+              label={t('plan.newZone')}
+              chosen={adding === 'zone'}
+              onPress={() => setAdding(adding === 'zone' ? null : 'zone')}
+            />
+          </View>
+          {adding || !zone ? (
+            <NewShape
+              what={adding ?? 'zone'}
+              sketch={sketch}
+              onSketch={setSketch}
+              onShape={addShape}
+            />
+          ) : (
+            <ZonePanel
+              zone={zone}
+              edge={edge}
+              onEdge={setEdge}
+              onChange={setZone}
+              onCutout={() => setAdding('cutout')}
+              onRemove={() => {
+                change({
+                  zones: plan.zones.filter(({ id }) => id !== zone.id),
+                  weedPatches: plan.weedPatches.filter((entry) => entry.zoneId !== zone.id),
+                });
+                setZoneId(null);
+              }}
+              removable={!lawn.patches.some((entry) => entry.zoneId === zone.id)}
+            />
+          )}
+        </>
+      ) : tool === 'site' ? (
+        <Card>
+          <Words tone="second">{isLine ? t('plan.lineLead') : t('plan.pinLead')}</Words>
+          <View className="flex-row flex-wrap gap-2">
+            {[...PIN_KINDS, ...LINE_KINDS].map((kind) => (
+              <Chip
+                key={kind}
+                label={t(`plan.mark.${kind}`)}
+                chosen={mark === kind}
+                onPress={() => {
+                  setMark(kind);
+                  setLine([]);
+                }}
+              />
+            ))}
+          </View>
+          {line.length > 1 ? (
+            <Button
+              label={t('plan.keepLine')}
+              onPress={() => {
+                change({
+                  lines: [
+                    ...plan.lines,
+                    { id: uuid(), kind: mark as PlanLine['kind'], points: line, note: '', seenOn: today },
+                  ],
+                });
+                setLine([]);
+              }}
+            />
+          ) : null}
+          {[...plan.pins, ...plan.lines].map((entry) => (
+            <View key={entry.id} className="flex-row items-center gap-2">
+              <Words className="flex-1">{t(`plan.mark.${entry.kind}`)}</Words>
+              <Button
+                kind="quiet"
+                label={t('plan.takeAway')}
+                onPress={() =>
+                  change({
+                    pins: plan.pins.filter(({ id }) => id !== entry.id),
+                    lines: plan.lines.filter(({ id }) => id !== entry.id),
+                  })
+                }
+              />
+            </View>
+          ))}
+        </Card>
+      ) : tool === 'weeds' ? (
+        <Card>
+          <Words tone="second">{zone ? t('plan.weedLead') : t('plan.zoneFirst')}</Words>
+          {plan.weedPatches.map((entry) => (
+            <View key={entry.id} className="flex-row items-center gap-2">
+              <Words className="flex-1">
+                {entry.plant.kind === 'weed'
+                  ? t(`weed.${entry.plant.weed}`)
+                  : t(`plan.category.${entry.plant.category}`)}
+                {` · ${nameOf(entry.zoneId)}`}
+              </Words>
+              <Button kind="quiet" label={t('plan.edit')} onPress={() => setPatch(entry)} />
+            </View>
+          ))}
+        </Card>
+      ) : (
+        <ExchangePanel lawn={lawn} plan={plan} onChange={change} />
+      )}
+    </View>
+  );
+  return (
+    <Screen
+      title={t('plan.title')}
+      lead={lawn.name}
+      onBack={() => router.push(`/lawns/${lawn.id}`)}
+      footer={
+        <>
+          {putLawn.error ? (
+            <Failed message={`${words(putLawn.error)} ${t('common.kept')}`} />
+          ) : null}
+          <Button
+            label={t('plan.save')}
+            onPress={save}
+            disabled={crossed.length > 0}
+            busy={putLawn.isPending ? t('common.loading') : null}
+            testID="save-plan"
+            wide
+          />
+        </>
+      }
+    >
+      {plan.zones.length === 0 && !sketch ? <Title>{t('plan.empty')}</Title> : null}
+      {wide ? (
+        <View className="flex-row gap-4">
+          <View className="flex-[3]">{canvas}</View>
+          <View className="flex-[2]">{tools}</View>
+        </View>
+      ) : (
+        <>
+          {canvas}
+          {tools}
+        </>
+      )}
+      <WeedPatchSheet
+        patch={patch}
+        onClose={() => setPatch(null)}
+        onKeep={(kept) => {
+          change({
+            weedPatches: [...plan.weedPatches.filter(({ id }) => id !== kept.id), kept],
+          });
+          setPatch(null);
+        }}
+        onRemove={(gone) => {
+          change({ weedPatches: plan.weedPatches.filter(({ id }) => id !== gone.id) });
+          setPatch(null);
+        }}
+      />
+    </Screen>
+  );
+}
+
+function useSteps() {
+  const steps = useStore(usePlanStore.temporal);
+  return {
+    undo: steps.undo,
+    redo: steps.redo,
+    // Opening the plan is no step to go back over.
+    pastSteps: steps.pastStates.filter(({ plan }) => plan !== null).length,
+    nextSteps: steps.futureStates.length,
+  };
+}
+
+const centreOf = (outline: readonly Point[]): Point => ({
+  x: outline.reduce((sum, { x }) => sum + x, 0) / outline.length,
+  y: outline.reduce((sum, { y }) => sum + y, 0) / outline.length,
+});
+
+/** Whether a place lies in an outline (ray casting). */
+function inside(at: Point, outline: readonly Point[]): boolean {
+  let within = false;
+  outline.forEach((a, index) => {
+    const b = outline[(index + 1) % outline.length] as Point;
+    if (a.y > at.y !== b.y > at.y && at.x < ((b.x - a.x) * (at.y - a.y)) / (b.y - a.y) + a.x) {
+      within = !within;
+    }
+  });
+  return within;
+}

@@ -1,0 +1,44 @@
+import { lawnBodySchema, type Lawn } from '@alfombra/core';
+import { usePlanStore } from './planStore';
+
+const lawn: Lawn = {
+  ...lawnBodySchema.parse({
+    name: '1 Test Street',
+    customer: 'Nobody',
+    region: 'north',
+    stationId: 'ridge',
+    upkeep: 'standard',
+    zones: [],
+  }),
+  id: 'lawn',
+  version: 1,
+};
+const store = () => usePlanStore.getState();
+const steps = () => usePlanStore.temporal.getState();
+
+beforeEach(() => {
+  store().finish();
+  store().open(lawn);
+  steps().clear();
+});
+
+it('goes back and forth step by step', () => {
+  store().change({ origin: { lat: 1, lon: 1 } });
+  store().change({ origin: { lat: 2, lon: 2 } });
+  steps().undo();
+  expect(store().plan!.origin).toEqual({ lat: 1, lon: 1 });
+  steps().undo();
+  expect(store().plan!.origin).toBeNull();
+  steps().redo();
+  expect(store().plan!.origin).toEqual({ lat: 1, lon: 1 });
+});
+
+it('is on the device, and goes on where it was for the same lawn only', () => {
+  store().change({ origin: { lat: 3, lon: 3 } });
+  const kept = JSON.parse(localStorage.getItem('alfombra-plan')!) as { state: { plan: { origin: object } } };
+  expect(kept.state.plan.origin).toEqual({ lat: 3, lon: 3 });
+  store().open(lawn);
+  expect(store().plan!.origin).toEqual({ lat: 3, lon: 3 });
+  store().open({ ...lawn, id: 'other' });
+  expect(store().plan!.origin).toBeNull();
+});

@@ -1,0 +1,136 @@
+/**
+ * Work without a signal, in Debian's Chromium: the network cut, the page and the server killed in the
+ * middle, two devices on one lawn. Acknowledged writes are counted against what the server holds.
+ */
+import assert from 'node:assert/strict';
+import { after, before, describe, it } from 'node:test';
+import { setTimeout as wait } from 'node:timers/promises';
+import type { BrowserContext, Page } from 'playwright-core';
+import { openBrowser, PHONE } from './browser.ts';
+import { ADDRESS, clearServer, startServer, stopServer } from './testServer.ts';
+
+const LAWN = '/lawns/0190de02-0000-7000-8000-000000000001';
+const PATIENCE_MS = 20_000;
+
+async function signIn(page: Page): Promise<void> {
+  page.setDefaultTimeout(PATIENCE_MS);
+  await page.goto(`${ADDRESS}/lawns`);
+  await page.getByTestId('email').fill('technician@alfombra.demo');
+  await page.getByTestId('password').fill('woven-rug');
+  await page.getByTestId('sign-in').click();
+  await page.getByTestId('lawn-14 Larkspur Bend').waitFor();
+}
+
+/** Waits until the lawns are on the device and the service worker has the pages. */
+async function ready(page: Page): Promise<void> {
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.waitForFunction(
+    () =>
+      new Promise((resolve) => {
+        const open = indexedDB.open('alfombra-answers');
+        open.onerror = () => resolve(false);
+        open.onsuccess = () => {
+          const { result } = open;
+          if (!result.objectStoreNames.contains('answers')) {
+            result.close();
+            resolve(false);
+            return;
+          }
+          const count = result.transaction('answers').objectStore('answers').count();
+          count.onsuccess = () => {
+            result.close();
+            resolve(count.result > 60);
+          };
+        };
+      }),
+    undefined,
+    { polling: 500 },
+  );
+}
+
+const pending = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<number>((resolve, reject) => {
+        const open = indexedDB.open('alfombra-outbox');
+        open.onerror = () => reject(new Error('no outbox'));
+        open.onsuccess = () => {
+          const count = open.result.transaction('writes').objectStore('writes').count();
+          count.onsuccess = () => {
+            open.result.close();
+            resolve(count.result);
+          };
+        };
+      }),
+  );
+
+async function visitsOnServer(page: Page): Promise<{ id: string; looks: unknown[] }[]> {
+  return page.evaluate(async (path) => {
+    const answer = await fetch(`/api${path}/visits`);
+    return (await answer.json()) as { id: string; looks: unknown[] }[];
+  }, LAWN);
+}
+
+describe('without a signal', { concurrency: 1 }, () => {
+  let context: BrowserContext;
+  let page: Page;
+  let before_: number;
+
+  before(async () => {
+    await startServer({ reset: true });
+    context = await openBrowser(PHONE);
+    page = context.pages()[0] ?? (await context.newPage());
+  });
+  after(async () => {
+    await context?.close();
+    await clearServer();
+  });
+
+  it('takes the lawns along and opens with no network', async () => {
+    await signIn(page);
+    await ready(page);
+    before_ = (await visitsOnServer(page)).length;
+    await context.setOffline(true);
+    await page.goto(`${ADDRESS}${LAWN}`);
+    await page.getByTestId('soil-now').waitFor();
+    await page.getByText('no connection').waitFor();
+  });
+
+  it('keeps a walk, shows it waiting, and still has it after the page was killed', async () => {
+    await page.getByTestId('to-walk').click();
+    await page.getByTestId('patch-1').click();
+    await page.getByTestId('decide').click();
+    await page.getByTestId('cannot-tell').click();
+    await page.getByTestId('keep-walk').click();
+    await page.getByText('1 waiting to be sent').waitFor();
+    await page.close();
+    page = await context.newPage();
+    page.setDefaultTimeout(PATIENCE_MS);
+    await page.goto(`${ADDRESS}/lawns`);
+    await page.getByText('1 waiting to be sent').waitFor();
+    assert.equal(await pending(page), 1);
+  });
+
+  it('warns before signing out with unsent work', async () => {
+    await page.goto(`${ADDRESS}/today`);
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await page.getByText('Not everything has been sent').waitFor();
+    await page.getByTestId('stay-signed-in').click();
+    assert.equal(await pending(page), 1);
+  });
+
+  it('waits while the server is down and sends once when it is back', async () => {
+    await stopServer();
+    await context.setOffline(false);
+    await wait(1500);
+    assert.equal(await pending(page), 1);
+    await startServer({ reset: false });
+    await page.getByTestId('sync-strip').click();
+    await page.getByText('Send now').click();
+    for (let tries = 0; tries < 40 && (await pending(page)) > 0; tries += 1) await wait(250);
+    assert.equal(await pending(page), 0);
+    const visits = await visitsOnServer(page);
+    assert.equal(visits.length, before_ + 1);
+    assert.equal(visits.filter(({ looks }) => looks.length === 1).length, 1);
+  });
+});
