@@ -27,6 +27,7 @@ export const persister = experimental_createQueryPersister({
   maxAge: KEPT_DAYS * DAY_MS,
   buster: 'v2',
   prefix: 'answer',
+  refetchOnRestore: false,
 });
 
 /** Forgets every answer; for the next person on this device. */
@@ -52,7 +53,17 @@ export function makeQueryClient(): QueryClient {
         // Loopback and private networks count as online whatever the browser believes.
         networkMode: 'always',
         gcTime: KEPT_DAYS * DAY_MS,
-        persister: persister.persisterFn,
+        // What the device has shows at once; the server is asked behind it, and may be silent.
+        persister: async (queryFn, context, query) => {
+          let asked = false;
+          const ask: typeof queryFn = (given) => {
+            asked = true;
+            return queryFn(given);
+          };
+          const answer = await persister.persisterFn(ask, context, query);
+          if (!asked) setTimeout(() => void query.fetch().catch(() => undefined), 0);
+          return answer;
+        },
       },
       mutations: { networkMode: 'always' },
     },

@@ -51,11 +51,17 @@ describe('every thing that can be shown has words', () => {
   });
   it('characters and states of the key, and every plant', () => {
     for (const { slug, states } of keyCharacters) {
-      expect([slug, has(`key.character.${slug}`), has(`key.where.${slug}`)]).toEqual([slug, true, true]);
+      expect([slug, has(`key.character.${slug}`), has(`key.where.${slug}`)]).toEqual([
+        slug,
+        true,
+        true,
+      ]);
       expect(states.filter((state) => !has(`key.state.${state}`))).toEqual([]);
     }
     expect(
-      keyTaxa.filter(({ slug }) => !has(`grass.${slug}`) && !has(`weed.${slug}`)).map(({ slug }) => slug),
+      keyTaxa
+        .filter(({ slug }) => !has(`grass.${slug}`) && !has(`weed.${slug}`))
+        .map(({ slug }) => slug),
     ).toEqual([]);
   });
   it('signs, with how to look', () => {

@@ -35,7 +35,9 @@ it('goes back and forth step by step', () => {
 
 it('is on the device, and goes on where it was for the same lawn only', () => {
   store().change({ origin: { lat: 3, lon: 3 } });
-  const kept = JSON.parse(localStorage.getItem('alfombra-plan')!) as { state: { plan: { origin: object } } };
+  const kept = JSON.parse(localStorage.getItem('alfombra-plan')!) as {
+    state: { plan: { origin: object } };
+  };
   expect(kept.state.plan.origin).toEqual({ lat: 3, lon: 3 });
   store().open(lawn);
   expect(store().plan!.origin).toEqual({ lat: 3, lon: 3 });

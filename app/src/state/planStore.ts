@@ -37,8 +37,7 @@ export const usePlanStore = create<PlanState>()(
           if (get().lawnId === lawn.id && get().plan) return;
           set({ lawnId: lawn.id, plan: planOf(lawn) });
         },
-        change: (change) =>
-          set(({ plan }) => (plan ? { plan: { ...plan, ...change } } : {})),
+        change: (change) => set(({ plan }) => (plan ? { plan: { ...plan, ...change } } : {})),
         finish: () => set({ lawnId: null, plan: null }),
       }),
       { name: 'alfombra-plan', version: 1 },

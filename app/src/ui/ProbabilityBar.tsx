@@ -6,13 +6,22 @@ const HEIGHT = 16;
 const FILL = ['#D9A21B', '#8FB0DC', '#BFDCD2'] as const;
 
 /** A hatched bar of a probability, 0-1; rank chooses the dye, the hatching says it is an estimate. */
-export function ProbabilityBar({ value, rank }: { value: number; rank: number }) {
+export function ProbabilityBar({
+  value,
+  rank,
+  on = 'sheet',
+}: {
+  value: number;
+  rank: number;
+  /** What it lies on: the dark sheet or paper. */
+  on?: 'sheet' | 'paper';
+}) {
   const [width, setWidth] = useState(0);
   const id = `hatch-${rank}`;
   return (
     <View
       aria-hidden
-      className="h-[16px] flex-1 overflow-hidden rounded bg-sheet-line"
+      className={`h-[16px] flex-1 overflow-hidden rounded ${on === 'sheet' ? 'bg-sheet-line' : 'bg-panel'}`}
       onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
     >
       <Svg width={width} height={HEIGHT}>

@@ -71,7 +71,11 @@ interface LawnSpec {
   probed?: boolean;
 }
 
-const STATIONS: Record<Region, string> = { north: 'ridge', transition: 'valley', south: 'flats' };
+export const STATIONS: Record<Region, string> = {
+  north: 'ridge',
+  transition: 'valley',
+  south: 'flats',
+};
 const SUN: SiteFactor[] = ['full-sun-tall'];
 const SHORT_SUN: SiteFactor[] = ['full-sun-short'];
 const SHADE: SiteFactor[] = ['half-shade'];
@@ -388,6 +392,7 @@ function zone(
     name,
     outline,
     edges: outline.map((_, edge) => (assumed && edge === 0 ? 'assumed' : 'confirmed')),
+    measure: { method: 'tape' as const, cornerSigmaFt: null },
     cutouts: [],
     stand: spec.stand.map(([species, cover]) => ({ species, cover })),
     desired: spec.desired,
@@ -420,6 +425,8 @@ function build(spec: LawnSpec, index: number): DemoLawn {
   const body = lawnBodySchema.parse({
     name: spec.name,
     customer: spec.customer,
+    customerId: demoId(8, index),
+    origin: { lat: 36.1 + index * 0.004, lon: -30 - index * 0.003 },
     region: spec.region,
     stationId: STATIONS[spec.region],
     upkeep: spec.upkeep,
@@ -520,5 +527,5 @@ function fallFeeding(
   };
 }
 
-/** Every lawn of the demo with its visits and records, the same on every call. */
-export const demoLawns = (): DemoLawn[] => LAWNS.map((spec, index) => build(spec, index + 1));
+/** The lawns that are written out one by one, with their visits and records. */
+export const writtenLawns = (): DemoLawn[] => LAWNS.map((spec, index) => build(spec, index + 1));

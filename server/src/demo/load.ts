@@ -10,16 +10,21 @@ import {
 } from '@alfombra/core';
 import type { Models } from '../models';
 import { hashPassword } from '../sessions/password';
+import { customersOf, photosOf, samplesOf } from './properties';
+import { moreLawns } from './moreLawns';
 import { standInStations } from '../standins/weatherStation';
 import {
   DEMO_COMPANY_ID,
   DEMO_DAY,
   DEMO_PASSWORD,
   demoId,
-  demoLawns,
+  writtenLawns,
   demoUsers,
   type DemoLawn,
 } from './company';
+
+/** Every lawn of the demo, the same on every call. */
+const demoLawns = (): DemoLawn[] => [...writtenLawns(), ...moreLawns()];
 
 const PROBE_DATE = '2026-04-06';
 /** How the stand-in probe differs from the model, and how its spots differ among themselves, °F. */
@@ -80,7 +85,12 @@ export async function loadDemo(models: Models, { reset }: { reset: boolean }): P
       { transaction },
     );
     const document = { companyId: DEMO_COMPANY_ID, version: 1 };
-    for (const lawn of demoLawns()) {
+    const lawns = demoLawns();
+    await models.customers.bulkCreate(
+      customersOf(lawns).map((customer) => ({ ...document, ...customer })),
+      { transaction },
+    );
+    for (const lawn of lawns) {
       await models.lawns.create({ ...document, id: lawn.id, body: lawn.body }, { transaction });
       const ofLawn = ({ id, body }: { id: string; body: { date: string } }) => ({
         ...document,
@@ -91,6 +101,13 @@ export async function loadDemo(models: Models, { reset }: { reset: boolean }): P
       });
       await models.visits.bulkCreate(lawn.visits.map(ofLawn), { transaction });
       await models.records.bulkCreate(lawn.records.map(ofLawn), { transaction });
+      await models.samples.bulkCreate(samplesOf(lawn).map(ofLawn), { transaction });
+      const photos = photosOf(lawn);
+      await models.photos.bulkCreate(photos.map(ofLawn), { transaction });
+      await models.photoPieces.bulkCreate(
+        photos.map(({ id, bytes }) => ({ photoId: id, start: 0, bytes })),
+        { transaction },
+      );
       if (lawn.probed) await models.readings.bulkCreate(probe(lawn).map(ofLawn), { transaction });
     }
   });

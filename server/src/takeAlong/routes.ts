@@ -46,8 +46,12 @@ export function takeAlongRoutes(parts: TakeAlongParts): Router {
 }
 
 async function takeAlong(parts: TakeAlongParts, company: Company): Promise<TakeAlong> {
-  const of = <Body extends { lawnId: string }>(store: DocumentStore<Body>) =>
-    store.list(company.id).then(byLawn);
+  // Latest first, as the lists under a lawn are.
+  const latest = (a: { body: { date: string }; id: string }) => `${a.body.date} ${a.id}`;
+  const of = <Body extends { lawnId: string; date: string }>(documents: DocumentStore<Body>) =>
+    documents
+      .list(company.id)
+      .then((list) => byLawn(list.sort((a, b) => (latest(a) < latest(b) ? 1 : -1))));
   const [lawns, visits, records, readings, samples, photos, reports, customers, summaries] =
     await Promise.all([
       parts.lawns.lawns.list(company.id),

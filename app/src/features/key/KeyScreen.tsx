@@ -34,7 +34,8 @@ import { useKeyStore } from './keyStore';
 import './keyWords';
 import { StateDrawing } from './StateDrawing';
 
-const MOST_CANDIDATES = 5;
+const MOST_WIDE = 6;
+const MOST_PHONE = 3;
 const MOST_SUGGESTED = 5;
 /** Categories that a patch may be kept under without a name. */
 const KEEPABLE = { sedge: 'sedge', broadleaf: 'broadleaf', grassy: 'grassy' } as const;
@@ -45,7 +46,8 @@ export function KeyScreen({ lawnId, zoneId }: { lawnId: string; zoneId: string |
   const router = useRouter();
   const lawn = useLawn(lawnId).data;
   const today = useCompany().data?.today;
-  const back = () => router.push(zoneId ? `/lawns/${lawnId}/zone/${zoneId}` : `/lawns/${lawnId}/visit`);
+  const back = () =>
+    router.push(zoneId ? `/lawns/${lawnId}/zone/${zoneId}` : `/lawns/${lawnId}/visit`);
   if (!lawn || !today) {
     return (
       <Screen title={t('key.title')} onBack={back}>
@@ -85,10 +87,14 @@ function Key({
     () => identify({ region: lawn.region, month: monthOf(today), onLawn, answers }),
     [lawn.region, today, onLawn, answers],
   );
-  const shown = result.candidates.filter(({ ruledOut }) => !ruledOut).slice(0, MOST_CANDIDATES);
+  const shown = result.candidates
+    .filter(({ ruledOut }) => !ruledOut)
+    .slice(0, wide ? MOST_WIDE : MOST_PHONE);
   const next = asked ?? result.next[0]?.character ?? keyCharacters[0]!.slug;
   const character = keyCharacters.find(({ slug }) => slug === next)!;
-  const given = (answers as Record<string, { state: string; certain?: boolean; lens?: boolean }>)[next];
+  const given = (answers as Record<string, { state: string; certain?: boolean; lens?: boolean }>)[
+    next
+  ];
   const category = result.categories[0]!;
   const nameOf = (slug: string) =>
     t(`grass.${slug}`, { defaultValue: t(`weed.${slug}`, { defaultValue: slug }) });
@@ -97,7 +103,6 @@ function Key({
     : result.next.slice(0, MOST_SUGGESTED).map(({ character: slug }) => slug);
   const candidates = (
     <Card testID="candidates">
-      <Title>{t('key.candidates')}</Title>
       <Words size="note" tone="second">
         {t('key.category', {
           category: t(`key.categories.${category.category}`),
@@ -110,20 +115,18 @@ function Key({
           role="button"
           aria-label={`${nameOf(candidate.taxon)} ${percent(candidate.p)} %`}
           onPress={() => setNaming(candidate)}
-          className="min-h-[52px] justify-center gap-1"
+          className="min-h-[48px] flex-row items-center gap-2"
           testID={`taxon-${candidate.taxon}`}
         >
-          <View className="flex-row items-center gap-2">
-            <Words weight={rank === 0 ? 'bold' : 'semi'} className="flex-1">
-              {nameOf(candidate.taxon)}
-            </Words>
-            <Words weight="bold" tabular>
-              {t('common.percent', { value: percent(candidate.p) })}
-            </Words>
+          <Words weight={rank === 0 ? 'bold' : 'semi'} className="flex-[3]">
+            {nameOf(candidate.taxon)}
+          </Words>
+          <View className="flex-[2] flex-row">
+            <ProbabilityBar value={candidate.p} rank={Math.min(2, rank)} on="paper" />
           </View>
-          <View className="flex-row">
-            <ProbabilityBar value={candidate.p} rank={Math.min(2, rank)} />
-          </View>
+          <Words weight="bold" tabular className="w-[52px] text-right">
+            {t('common.percent', { value: percent(candidate.p) })}
+          </Words>
         </Pressable>
       ))}
       {shown.length > 1 ? (
@@ -134,9 +137,6 @@ function Key({
           testID="tell-apart"
         />
       ) : null}
-      <Words size="note" tone="quiet">
-        {t('key.lock', { share: percent(keyModel.lockBelow) })}
-      </Words>
     </Card>
   );
   const question = (
@@ -213,17 +213,27 @@ function Key({
                 onPress={() => setAsked(slug)}
               />
             ))}
-            <Chip label={all ? t('common.less') : t('common.all')} chosen={all} onPress={() => setAll(!all)} />
+            <Chip
+              label={all ? t('common.less') : t('common.all')}
+              chosen={all}
+              onPress={() => setAll(!all)}
+            />
           </View>
           {Object.keys(answers).length > 0 ? (
             <Card>
               <Title>{t('key.seen')}</Title>
-              {Object.entries(answers as Record<string, { state: string }>).map(([slug, { state }]) => (
-                <View key={slug} className="flex-row items-center gap-2">
-                  <Words className="flex-1">{`${t(`key.character.${slug}`)}: ${t(`key.state.${state}`)}`}</Words>
-                  <Button kind="quiet" label={t('plan.takeAway')} onPress={() => answer(lawn.id, slug, null)} />
-                </View>
-              ))}
+              {Object.entries(answers as Record<string, { state: string }>).map(
+                ([slug, { state }]) => (
+                  <View key={slug} className="flex-row items-center gap-2">
+                    <Words className="flex-1">{`${t(`key.character.${slug}`)}: ${t(`key.state.${state}`)}`}</Words>
+                    <Button
+                      kind="quiet"
+                      label={t('plan.takeAway')}
+                      onPress={() => answer(lawn.id, slug, null)}
+                    />
+                  </View>
+                ),
+              )}
               <Button kind="plain" label={t('key.again')} onPress={() => clear(lawn.id)} />
             </Card>
           ) : null}
@@ -233,6 +243,9 @@ function Key({
           <Card tone="panel">
             <Words size="note" tone="second">
               {t('key.caution')}
+            </Words>
+            <Words size="note" tone="second">
+              {t('key.lock', { share: percent(keyModel.lockBelow) })}
             </Words>
           </Card>
         </View>
@@ -244,7 +257,9 @@ function Key({
         zoneId={zoneId}
         today={today}
         nameOf={nameOf}
-        categoryOf={category.category in KEEPABLE ? (category.category as keyof typeof KEEPABLE) : null}
+        categoryOf={
+          category.category in KEEPABLE ? (category.category as keyof typeof KEEPABLE) : null
+        }
         onPair={(a, b) => setPair([a, b])}
         onClose={() => setNaming(null)}
         onKept={() => {
@@ -373,7 +388,12 @@ function NameSheet({
           </Words>
           <View className="flex-row flex-wrap gap-2">
             {alikes.map((slug) => (
-              <Chip key={slug} label={nameOf(slug)} chosen={false} onPress={() => onPair(candidate.taxon, slug)} />
+              <Chip
+                key={slug}
+                label={nameOf(slug)}
+                chosen={false}
+                onPress={() => onPair(candidate.taxon, slug)}
+              />
             ))}
           </View>
         </View>
@@ -415,7 +435,11 @@ function NameSheet({
         <Button
           label={t('key.toPatch', { zone: chosen.name })}
           onPress={() =>
-            keepPatch({ kind: 'weed', weed: candidate.taxon, confidence: Number(candidate.p.toFixed(3)) })
+            keepPatch({
+              kind: 'weed',
+              weed: candidate.taxon,
+              confidence: Number(candidate.p.toFixed(3)),
+            })
           }
           testID="keep-weed"
         />

@@ -31,7 +31,9 @@ export function ArriveCard({
   const answered = lawn.questions.filter(
     ({ answer }) => answer && (!last || answer.answeredOn >= last.date),
   ).length;
-  const due = (summary?.followUps ?? []).filter(({ date, kind }) => kind !== 'question' && today && date <= today);
+  const due = (summary?.followUps ?? []).filter(
+    ({ date, kind }) => kind !== 'question' && today && date <= today,
+  );
   const begin = () => {
     if (!today) return;
     const id = beginVisit(lawn.id, today);
@@ -71,10 +73,16 @@ export function ArriveCard({
       ) : null}
       <View className="flex-row flex-wrap gap-2">
         {due.map(({ kind, date }) => (
-          <Tag key={`${kind}${date}`} label={t(`arrive.due.${kind}`, { date: shortDay(date) })} tone="caution" />
+          <Tag
+            key={`${kind}${date}`}
+            label={t(`arrive.due.${kind}`, { date: shortDay(date) })}
+            tone="caution"
+          />
         ))}
         {open > 0 ? <Tag label={t('arrive.open', { count: open })} /> : null}
-        {answered > 0 ? <Tag label={t('arrive.answered', { count: answered })} tone="good" /> : null}
+        {answered > 0 ? (
+          <Tag label={t('arrive.answered', { count: answered })} tone="good" />
+        ) : null}
       </View>
       <View className="flex-row flex-wrap gap-2">
         <View className="flex-1">

@@ -56,10 +56,24 @@ export function LawnList({ chosenId }: { chosenId: string | null }) {
     >
       <Field label={t('lawns.search')} value={query} onChange={setQuery} testID="search" />
       <View className="flex-row flex-wrap gap-2">
-        <Button kind="plain" label={t('lawns.add')} onPress={() => router.push('/lawns/new')} testID="add-property" />
-        <Button kind="plain" label={t('lawns.import')} onPress={() => router.push('/lawns/import')} testID="import" />
+        <Button
+          kind="plain"
+          label={t('lawns.add')}
+          onPress={() => router.push('/lawns/new')}
+          testID="add-property"
+        />
+        <Button
+          kind="plain"
+          label={t('lawns.import')}
+          onPress={() => router.push('/lawns/import')}
+          testID="import"
+        />
         {anyArchived ? (
-          <Chip label={t('lawns.archived')} chosen={archived} onPress={() => setArchived(!archived)} />
+          <Chip
+            label={t('lawns.archived')}
+            chosen={archived}
+            onPress={() => setArchived(!archived)}
+          />
         ) : null}
       </View>
       {lawns.error && !lawns.data ? (

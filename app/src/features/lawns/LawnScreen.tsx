@@ -44,7 +44,12 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
       <Screen title={question.lawn.name} lead={question.lawn.customer} onBack={onBack}>
         <ArriveCard lawn={question.lawn} visits={visits} done={null} />
         <Empty title={t('lawn.unmeasured')} lead={t('lawn.unmeasuredLead')} />
-        <Button label={t('visit.plan')} onPress={() => router.push(`/lawns/${lawnId}/plan`)} testID="measure-first" wide />
+        <Button
+          label={t('visit.plan')}
+          onPress={() => router.push(`/lawns/${lawnId}/plan`)}
+          testID="measure-first"
+          wide
+        />
       </Screen>
     );
   }
@@ -111,6 +116,7 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
           </View>
           <View className="flex-1">
             <Button
+              kind="plain"
               label={walk ? t('lawn.continueWalk') : t('lawn.walk')}
               onPress={() => router.push(`/lawns/${lawnId}/walk`)}
               testID="to-walk"

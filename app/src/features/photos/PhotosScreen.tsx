@@ -9,9 +9,21 @@ import { useCompany, useLawn, usePhotos, usePutPhoto } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import { LawnPlan } from '@/features/lawns/LawnPlan';
 import { FileButton } from '@/features/property/FileButton';
-import { Button, Card, Empty, Failed, Field, fullDay, Loading, Screen, Tag, Title, Words } from '@/ui';
+import {
+  Button,
+  Card,
+  Empty,
+  Failed,
+  Field,
+  fullDay,
+  Loading,
+  Screen,
+  Tag,
+  Title,
+  Words,
+} from '@/ui';
 import { PhotoPicture } from './PhotoPicture';
-import { smallPhoto, turfPicture } from './turfPicture';
+import { smallPhoto, standInPhoto } from './photoFile';
 
 /** Photos closer than this are of one place, ft. */
 const SAME_PLACE_FT = 8;
@@ -137,7 +149,11 @@ function Take({ lawn, today }: { lawn: Lawn; today: LocalDate }) {
       setNote('');
       setAt(null);
     } catch (error) {
-      setFailure(error instanceof Error && error.name === 'InvalidStateError' ? t('photos.unreadable') : words(error));
+      setFailure(
+        error instanceof Error && error.name === 'InvalidStateError'
+          ? t('photos.unreadable')
+          : words(error),
+      );
     }
   };
   return (
@@ -182,7 +198,9 @@ function Take({ lawn, today }: { lawn: Lawn; today: LocalDate }) {
         kind="plain"
         label={t('photos.standIn')}
         busy={put.isPending ? t('common.loading') : null}
-        onPress={() => void keep(() => turfPicture(lawn.name.length * 131 + note.length, 0.7), true)}
+        onPress={() =>
+          void keep(() => standInPhoto(lawn.name.length * 131 + note.length, 0.7), true)
+        }
         testID="stand-in-photo"
       />
       <Words size="note" tone="quiet">

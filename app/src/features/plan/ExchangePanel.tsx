@@ -82,7 +82,11 @@ export function ExchangePanel({
           saveFile(
             `${lawn.name}.geojson`,
             'application/geo+json',
-            JSON.stringify(writeLawnGeoJson({ name: lawn.name, zones: plan.zones, origin: place }), null, 2),
+            JSON.stringify(
+              writeLawnGeoJson({ name: lawn.name, zones: plan.zones, origin: place }),
+              null,
+              2,
+            ),
           );
         }}
       />

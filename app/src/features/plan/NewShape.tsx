@@ -70,11 +70,7 @@ export function NewShape({
       ) : way === 'walked' ? (
         <WalkEdge onOutline={(outline, sigma) => onShape(outline, 'walked', sigma)} />
       ) : (
-        <TapeForm
-          key={way}
-          paced={way === 'pace'}
-          onOutline={(outline) => onShape(outline, way)}
-        />
+        <TapeForm key={way} paced={way === 'pace'} onOutline={(outline) => onShape(outline, way)} />
       )}
     </Card>
   );

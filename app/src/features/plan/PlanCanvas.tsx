@@ -13,6 +13,7 @@ const GRID_FT = 10;
 /** Half of a gloved fingertip, px. */
 const REACH_PX = 26;
 const TAP_PX = 6;
+const CROWDED_PX = 26;
 const BOLD = 'AtkinsonHyperlegibleNext_700Bold';
 
 export interface PlanCanvasProps {
@@ -47,7 +48,9 @@ export function PlanCanvas({
   const { t } = useTranslation();
   const [width, setWidth] = useState(0);
   const [moving, setMoving] = useState<{ corner: number; outline: Point[] } | null>(null);
-  const start = useRef<{ x: number; y: number; corner: number | null; moved: boolean } | null>(null);
+  const start = useRef<{ x: number; y: number; corner: number | null; moved: boolean } | null>(
+    null,
+  );
   const box = useMemo(
     () =>
       boxOf([
@@ -122,10 +125,24 @@ export function PlanCanvas({
         {width > 0 ? (
           <Svg width={width} height={height} pointerEvents="none">
             {grid.x.map((x) => (
-              <Line key={`x${x}`} x1={at({ x, y: 0 }).x} x2={at({ x, y: 0 }).x} y1={0} y2={height} stroke="#E6DBC5" />
+              <Line
+                key={`x${x}`}
+                x1={at({ x, y: 0 }).x}
+                x2={at({ x, y: 0 }).x}
+                y1={0}
+                y2={height}
+                stroke="#E6DBC5"
+              />
             ))}
             {grid.y.map((y) => (
-              <Line key={`y${y}`} y1={at({ x: 0, y }).y} y2={at({ x: 0, y }).y} x1={0} x2={width} stroke="#E6DBC5" />
+              <Line
+                key={`y${y}`}
+                y1={at({ x: 0, y }).y}
+                y2={at({ x: 0, y }).y}
+                x1={0}
+                x2={width}
+                stroke="#E6DBC5"
+              />
             ))}
             {plan.features.map((feature, index) => (
               <Path key={index} d={closed(feature.outline, at)} fill="#E6DBC5" stroke="#45382B" />
@@ -200,19 +217,49 @@ export function PlanCanvas({
                   const { x, y } = at(corner);
                   const to = at(outline[(index + 1) % outline.length] as Point);
                   const length = lengths[index] as number;
+                  // Corners closer than a handle are dots, so that a curve stays a curve.
+                  const roomy = length * view.scale > CROWDED_PX;
                   return (
                     <G key={index}>
                       {length * view.scale > 44 ? (
                         <G>
-                          <Rect x={(x + to.x) / 2 - 22} y={(y + to.y) / 2 - 10} width={44} height={20} rx={6} fill="#FBF8F1" />
-                          <Text x={(x + to.x) / 2} y={(y + to.y) / 2 + 5} textAnchor="middle" fontSize={13} fontFamily={BOLD} fill="#241C15">
+                          <Rect
+                            x={(x + to.x) / 2 - 22}
+                            y={(y + to.y) / 2 - 10}
+                            width={44}
+                            height={20}
+                            rx={6}
+                            fill="#FBF8F1"
+                          />
+                          <Text
+                            x={(x + to.x) / 2}
+                            y={(y + to.y) / 2 + 5}
+                            textAnchor="middle"
+                            fontSize={13}
+                            fontFamily={BOLD}
+                            fill="#241C15"
+                          >
                             {number(length, length < 10 ? 1 : 0)}
                           </Text>
                         </G>
                       ) : null}
-                      <Circle cx={x} cy={y} r={moving?.corner === index ? 15 : 12} fill="#FBF8F1" stroke="#241C15" strokeWidth={2.5} />
-                      {outline.length <= 26 ? (
-                        <Text x={x} y={y + 5} textAnchor="middle" fontSize={13} fontFamily={BOLD} fill="#241C15">
+                      <Circle
+                        cx={x}
+                        cy={y}
+                        r={moving?.corner === index ? 15 : roomy ? 12 : 5}
+                        fill="#FBF8F1"
+                        stroke="#241C15"
+                        strokeWidth={2.5}
+                      />
+                      {roomy && outline.length <= 26 ? (
+                        <Text
+                          x={x}
+                          y={y + 5}
+                          textAnchor="middle"
+                          fontSize={13}
+                          fontFamily={BOLD}
+                          fill="#241C15"
+                        >
                           {String.fromCharCode(65 + index)}
                         </Text>
                       ) : null}
@@ -229,7 +276,15 @@ export function PlanCanvas({
                   fill="none"
                 />
                 {sketch.map((p, index) => (
-                  <Circle key={index} cx={at(p).x} cy={at(p).y} r={8} fill="#D9A21B" stroke="#241C15" strokeWidth={2} />
+                  <Circle
+                    key={index}
+                    cx={at(p).x}
+                    cy={at(p).y}
+                    r={8}
+                    fill="#D9A21B"
+                    stroke="#241C15"
+                    strokeWidth={2}
+                  />
                 ))}
               </G>
             ) : null}
@@ -272,7 +327,10 @@ function nearestEdge(corners: readonly Point[], p: Point): number | null {
     const b = corners[(index + 1) % corners.length] as Point;
     const length2 = (b.x - a.x) ** 2 + (b.y - a.y) ** 2;
     if (length2 === 0) return;
-    const s = Math.min(1, Math.max(0, ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / length2));
+    const s = Math.min(
+      1,
+      Math.max(0, ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / length2),
+    );
     const d = Math.hypot(a.x + s * (b.x - a.x) - p.x, a.y + s * (b.y - a.y) - p.y);
     if (d < least) {
       least = d;

@@ -98,7 +98,11 @@ function Editor({
   const nameOf = (id: string) => plan.zones.find((entry) => entry.id === id)?.name ?? '';
   const isLine = (LINE_KINDS as readonly string[]).includes(mark);
 
-  const addShape = (outline: Point[], method: MeasureMethod, cornerSigmaFt: number | null = null) => {
+  const addShape = (
+    outline: Point[],
+    method: MeasureMethod,
+    cornerSigmaFt: number | null = null,
+  ) => {
     if (adding === 'cutout' && zone) {
       const middle = centreOf(zone.outline);
       const own = centreOf(outline);
@@ -185,10 +189,22 @@ function Editor({
       />
       <View className="flex-row gap-2">
         <View className="flex-1">
-          <Button kind="plain" label={t('plan.undo')} onPress={() => undo()} disabled={pastSteps === 0} testID="undo" />
+          <Button
+            kind="plain"
+            label={t('plan.undo')}
+            onPress={() => undo()}
+            disabled={pastSteps === 0}
+            testID="undo"
+          />
         </View>
         <View className="flex-1">
-          <Button kind="plain" label={t('plan.redo')} onPress={() => redo()} disabled={nextSteps === 0} testID="redo" />
+          <Button
+            kind="plain"
+            label={t('plan.redo')}
+            onPress={() => redo()}
+            disabled={nextSteps === 0}
+            testID="redo"
+          />
         </View>
       </View>
       {overlaps.map(({ a, b, areaFt2 }) => (
@@ -283,7 +299,13 @@ function Editor({
                 change({
                   lines: [
                     ...plan.lines,
-                    { id: uuid(), kind: mark as PlanLine['kind'], points: line, note: '', seenOn: today },
+                    {
+                      id: uuid(),
+                      kind: mark as PlanLine['kind'],
+                      points: line,
+                      note: '',
+                      seenOn: today,
+                    },
                   ],
                 });
                 setLine([]);

@@ -43,7 +43,13 @@ export function TapeForm({
     kind,
     ...Object.fromEntries(FIELDS[kind].map((field) => [field, feet(text[field])])),
     ...(kind === 'offsets'
-      ? { rule, offsets: (text.offsets ?? '').split(/[\s;]+/).filter(Boolean).map(feet) }
+      ? {
+          rule,
+          offsets: (text.offsets ?? '')
+            .split(/[\s;]+/)
+            .filter(Boolean)
+            .map(feet),
+        }
       : {}),
   } as TapeFigure;
   const problems = tapeProblems(figure);

@@ -81,7 +81,12 @@ export function WalkEdge({
       {walking ? (
         <Button label={t('plan.stopWalk')} onPress={end} testID="stop-walk" />
       ) : (
-        <Button kind="plain" label={t('plan.startWalk')} onPress={() => void begin()} testID="start-walk" />
+        <Button
+          kind="plain"
+          label={t('plan.startWalk')}
+          onPress={() => void begin()}
+          testID="start-walk"
+        />
       )}
       {walked && !walking ? (
         <Button

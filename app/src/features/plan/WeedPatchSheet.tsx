@@ -63,7 +63,9 @@ function Form({
     query.trim() === ''
       ? []
       : weeds
-          .filter(({ slug }) => t(`weed.${slug}`).toLowerCase().includes(query.trim().toLowerCase()))
+          .filter(({ slug }) =>
+            t(`weed.${slug}`).toLowerCase().includes(query.trim().toLowerCase()),
+          )
           .slice(0, MOST_FOUND);
   const named = draft.plant.kind === 'weed' ? draft.plant.weed : null;
   const annual = named !== null && (weed(named)?.lifeCycle ?? '').includes('annual');

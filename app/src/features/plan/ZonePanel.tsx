@@ -77,7 +77,9 @@ export function ZonePanel({
                 onChange({
                   ...zone,
                   outline: splitEdge(zone.outline, index),
-                  edges: zone.edges.flatMap((entry, at) => (at === index ? [entry, entry] : [entry])),
+                  edges: zone.edges.flatMap((entry, at) =>
+                    at === index ? [entry, entry] : [entry],
+                  ),
                 })
               }
               onDrop={
@@ -191,7 +193,13 @@ function EdgeRow({
               testID="side-state"
             />
             <Button kind="plain" label={t('plan.split')} onPress={onSplit} />
-            {onDrop ? <Button kind="plain" label={t('plan.dropCorner', { corner: name[0] })} onPress={onDrop} /> : null}
+            {onDrop ? (
+              <Button
+                kind="plain"
+                label={t('plan.dropCorner', { corner: name[0] })}
+                onPress={onDrop}
+              />
+            ) : null}
           </View>
         </View>
       ) : null}

@@ -39,7 +39,12 @@ export function ImportScreen() {
     setBusy(true);
     setFailure(null);
     try {
-      await takeProperties(read.properties, customers.data ?? [], putCustomer.mutateAsync, putLawn.mutateAsync);
+      await takeProperties(
+        read.properties,
+        customers.data ?? [],
+        putCustomer.mutateAsync,
+        putLawn.mutateAsync,
+      );
       setTaken(read.properties.length);
       setText('');
     } catch (error) {
@@ -110,9 +115,11 @@ export function ImportScreen() {
             <View key={row} className="border-b-2 border-line pb-2">
               <Words weight="semi">{property.name}</Words>
               <Words size="note" tone="second">
-                {[customer.name, t(`property.upkeep.${property.upkeep}`), t(`property.region.${property.region}`)].join(
-                  ' · ',
-                )}
+                {[
+                  customer.name,
+                  t(`property.upkeep.${property.upkeep}`),
+                  t(`property.region.${property.region}`),
+                ].join(' · ')}
               </Words>
             </View>
           ))}

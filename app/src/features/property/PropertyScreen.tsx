@@ -16,7 +16,18 @@ import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { useCustomers, useLawn, usePutCustomer, usePutLawn } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
-import { Button, Card, Chip, Failed, Field, Loading, Screen, SelectField, Title, Words } from '@/ui';
+import {
+  Button,
+  Card,
+  Chip,
+  Failed,
+  Field,
+  Loading,
+  Screen,
+  SelectField,
+  Title,
+  Words,
+} from '@/ui';
 
 /** Station of a region's stand-in weather. */
 const STATION: Record<Region, string> = { north: 'ridge', transition: 'valley', south: 'flats' };
@@ -257,8 +268,12 @@ function Form({
               error={error('name')}
               testID="property-name"
             />
-            {choice(t('property.regionLabel'), draft.region, regionSchema.options, 'region', (region) =>
-              set({ region }),
+            {choice(
+              t('property.regionLabel'),
+              draft.region,
+              regionSchema.options,
+              'region',
+              (region) => set({ region }),
             )}
             <Field
               label={t('property.access')}
@@ -272,8 +287,12 @@ function Form({
         <View className="gap-4 lg:flex-1">
           <Card>
             <Title>{t('property.wishes')}</Title>
-            {choice(t('property.upkeepLabel'), draft.upkeep, upkeepSchema.options, 'upkeep', (upkeep) =>
-              set({ upkeep }),
+            {choice(
+              t('property.upkeepLabel'),
+              draft.upkeep,
+              upkeepSchema.options,
+              'upkeep',
+              (upkeep) => set({ upkeep }),
             )}
             {choice(
               t('property.intensityLabel'),
@@ -318,7 +337,8 @@ function Form({
               'waterNear',
               (waterNear) => setProperty({ waterNear }),
             )}
-            {draft.property.waterNear === 'pond-or-stream' || draft.property.waterNear === 'well' ? (
+            {draft.property.waterNear === 'pond-or-stream' ||
+            draft.property.waterNear === 'well' ? (
               <Words size="note" weight="semi" tone="caution">
                 {t('property.waterCaution')}
               </Words>

@@ -87,7 +87,11 @@ export function ReadingsScreen({ lawnId }: { lawnId: string }) {
   );
 }
 
-const readSpots = (text: string) => text.split(/[\s;]+/).filter(Boolean).map(typedNumber);
+const readSpots = (text: string) =>
+  text
+    .split(/[\s;]+/)
+    .filter(Boolean)
+    .map(typedNumber);
 
 /** Several spots at one hour, or what the stand-in probe reads. */
 function SoilTemperature({
@@ -124,9 +128,7 @@ function SoilTemperature({
     const last = weather.days.slice(-5);
     const air = last.reduce((sum, day) => sum + (day.tmaxF + day.tminF) / 2, 0) / last.length;
     const random = seededRandom(today.split('').reduce((sum, c) => sum * 31 + c.charCodeAt(0), 7));
-    setText(
-      Array.from({ length: 5 }, () => (air + 1 + (random() - 0.5) * 3).toFixed(1)).join(' '),
-    );
+    setText(Array.from({ length: 5 }, () => (air + 1 + (random() - 0.5) * 3).toFixed(1)).join(' '));
   };
   const save = () => {
     setTried(true);
@@ -246,7 +248,9 @@ function PhSpots({ zone }: { zone: Lawn['zones'][number] }) {
         <>
           {compared.bestVerdict ? (
             <Tag
-              label={t(`readings.phBest.${compared.bestVerdict}`, { value: number(compared.best, 1) })}
+              label={t(`readings.phBest.${compared.bestVerdict}`, {
+                value: number(compared.best, 1),
+              })}
               tone={compared.bestVerdict === 'fine' ? 'good' : 'caution'}
             />
           ) : null}

@@ -87,7 +87,11 @@ interface DraftFinding {
   words: string;
 }
 
-function useDraftFindings(lawn: Lawn, visits: readonly Visit[], language: 'en' | 'es'): DraftFinding[] {
+function useDraftFindings(
+  lawn: Lawn,
+  visits: readonly Visit[],
+  language: 'en' | 'es',
+): DraftFinding[] {
   const { t } = useTranslation();
   const line = (key: string, values: object) => t(key, { lng: language, ...values });
   const findings: DraftFinding[] = [];
@@ -107,7 +111,13 @@ function useDraftFindings(lawn: Lawn, visits: readonly Visit[], language: 'en' |
     }
     const finding = found.find(({ zoneId }) => zoneId === zone.id);
     if (finding?.cause) {
-      add('easy', line('share.auto.cause', { zone: zone.name, cause: t(`cause.${finding.cause}`).toLowerCase() }));
+      add(
+        'easy',
+        line('share.auto.cause', {
+          zone: zone.name,
+          cause: t(`cause.${finding.cause}`).toLowerCase(),
+        }),
+      );
     }
     for (const { weed: slug, growing } of finding?.weeds ?? []) {
       if (!growing) continue;
@@ -133,13 +143,24 @@ function assumptionsOf(
       const { low, high } = areaInterval(zone);
       return [
         ...(assumed > 0
-          ? [line('share.auto.edges', { zone: zone.name, count: assumed, low: number(low), high: number(high) })]
+          ? [
+              line('share.auto.edges', {
+                zone: zone.name,
+                count: assumed,
+                low: number(low),
+                high: number(high),
+              }),
+            ]
           : []),
-        ...(zone.site.irrigated === null ? [line('share.auto.irrigation', { zone: zone.name })] : []),
+        ...(zone.site.irrigated === null
+          ? [line('share.auto.irrigation', { zone: zone.name })]
+          : []),
       ];
     }),
     ...(lawn.property.waters === 'unknown' ? [line('share.auto.waters')] : []),
-    ...(lawn.zones.some((zone) => standSeason(zone) === 'warm') ? [line('share.auto.dormant')] : []),
+    ...(lawn.zones.some((zone) => standSeason(zone) === 'warm')
+      ? [line('share.auto.dormant')]
+      : []),
   ];
 }
 
@@ -223,7 +244,11 @@ function Compose({
                       label={t(`share.grade.${grade}`)}
                       chosen={finding.grade === grade}
                       onPress={() =>
-                        setFindings(findings.map((entry) => (entry.id === finding.id ? { ...entry, grade } : entry)))
+                        setFindings(
+                          findings.map((entry) =>
+                            entry.id === finding.id ? { ...entry, grade } : entry,
+                          ),
+                        )
                       }
                     />
                   ))}
@@ -233,7 +258,9 @@ function Compose({
                   value={finding.words}
                   onChange={(text) =>
                     setFindings(
-                      findings.map((entry) => (entry.id === finding.id ? { ...entry, words: text } : entry)),
+                      findings.map((entry) =>
+                        entry.id === finding.id ? { ...entry, words: text } : entry,
+                      ),
                     )
                   }
                   multiline
@@ -278,7 +305,9 @@ function Compose({
           </Card>
           <Card>
             <Title>{t('report.assumptions')}</Title>
-            {assumptions.length === 0 ? <Words tone="second">{t('share.noAssumptions')}</Words> : null}
+            {assumptions.length === 0 ? (
+              <Words tone="second">{t('share.noAssumptions')}</Words>
+            ) : null}
             {assumptions.map((text) => (
               <Words key={text}>{`– ${text}`}</Words>
             ))}
@@ -287,7 +316,9 @@ function Compose({
             <Title>{t('report.questions')}</Title>
             {open.length === 0 ? <Words tone="second">{t('visit.noQuestions')}</Words> : null}
             {open.map((question) => (
-              <Words key={question.id}>{`– ${questionWords(t, question.subject, lawn.zones)}`}</Words>
+              <Words
+                key={question.id}
+              >{`– ${questionWords(t, question.subject, lawn.zones)}`}</Words>
             ))}
           </Card>
         </View>

@@ -15,7 +15,20 @@ import { request } from '@/api/request';
 import { useFailureWords } from '@/api/useFailureWords';
 import { LawnPlan } from '@/features/lawns/LawnPlan';
 import { i18next } from '@/i18n';
-import { Button, Card, Chip, Empty, Failed, Field, Loading, number, Selvedge, Tag, Title, Words } from '@/ui';
+import {
+  Button,
+  Card,
+  Chip,
+  Empty,
+  Failed,
+  Field,
+  Loading,
+  number,
+  Selvedge,
+  Tag,
+  Title,
+  Words,
+} from '@/ui';
 import { questionWords } from './questionWords';
 
 const answerSchema = z.object({
@@ -127,7 +140,13 @@ function Page({
             <View key={id} className="gap-1">
               <Tag
                 label={t(`report.grade.${grade}`)}
-                tone={grade === 'good' || grade === 'easy' ? 'good' : grade === 'hard' ? 'caution' : 'stop'}
+                tone={
+                  grade === 'good' || grade === 'easy'
+                    ? 'good'
+                    : grade === 'hard'
+                      ? 'caution'
+                      : 'stop'
+                }
               />
               <Words>{text}</Words>
             </View>
@@ -168,7 +187,9 @@ function Page({
               const choices = answerChoices(question.subject);
               return (
                 <View key={question.id} className="gap-2 border-b-2 border-line pb-3">
-                  <Words weight="semi">{questionWords(t, question.subject, report.lawn.zones)}</Words>
+                  <Words weight="semi">
+                    {questionWords(t, question.subject, report.lawn.zones)}
+                  </Words>
                   {question.answer ? (
                     <Words tone="good">
                       {t('report.answered', { answer: said(question.answer.value) })}
@@ -229,7 +250,9 @@ function Page({
                   resizeMode="cover"
                 />
                 <Words size="note">
-                  {[photo.note, photo.standIn ? t('report.standIn') : null].filter(Boolean).join(' · ')}
+                  {[photo.note, photo.standIn ? t('report.standIn') : null]
+                    .filter(Boolean)
+                    .join(' · ')}
                 </Words>
               </View>
             ))}

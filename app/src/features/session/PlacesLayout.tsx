@@ -51,7 +51,9 @@ export function PlacesLayout() {
     if (ended) router.replace(`/sign-in?next=${encodeURIComponent(window.location.pathname)}`);
   }, [ended, router]);
   // A walk fills the phone: its verdict strip stands where the bar would be.
-  const walking = !wide && /\/(walk|decide|mix\/|record\/|plan|zone\/|visit|report|property|new$|import$)/.test(path);
+  const walking =
+    !wide &&
+    /\/(walk|decide|mix\/|record\/|plan|zone\/|visit|report|property|new$|import$)/.test(path);
   const bar = PLACES.map(({ slug, Icon }) => {
     const chosen = path.startsWith(`/${slug}`);
     return (

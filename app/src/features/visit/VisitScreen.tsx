@@ -170,7 +170,9 @@ function Hub({
                 lines={[
                   t('plan.areaBetween', { low: number(low), high: number(high) }),
                   [
-                    zone.stand.length === 0 ? t('visit.noGrass') : t('visit.grasses', { count: zone.stand.length }),
+                    zone.stand.length === 0
+                      ? t('visit.noGrass')
+                      : t('visit.grasses', { count: zone.stand.length }),
                     zone.site.irrigated === null ? t('visit.irrigationOpen') : null,
                     zone.site.probe === null ? t('visit.notProbed') : null,
                   ]
@@ -198,7 +200,12 @@ function Hub({
           <ListRow
             testID="to-readings"
             title={t('visit.readings')}
-            lines={[t('visit.readingsToday', { readings: todays(readings), samples: samples.filter(({ report }) => !report).length })]}
+            lines={[
+              t('visit.readingsToday', {
+                readings: todays(readings),
+                samples: samples.filter(({ report }) => !report).length,
+              }),
+            ]}
             onPress={() => go('readings')}
           />
           <ListRow

@@ -248,21 +248,54 @@ function Form({ lawn, zone, onBack }: { lawn: Lawn; zone: Zone; onBack: () => vo
                 setSite({ irrigated: value === 'unseen' ? null : value === 'yes' })
               }
             />
-            <Field label={t('zone.sun')} hint={t('zone.sunHint')} unit="h" numeric value={draft.sunHours} onChange={(sunHours) => set({ sunHours })} error={errors.sun} testID="sun-hours" />
+            <Field
+              label={t('zone.sun')}
+              hint={t('zone.sunHint')}
+              unit="h"
+              numeric
+              value={draft.sunHours}
+              onChange={(sunHours) => set({ sunHours })}
+              error={errors.sun}
+              testID="sun-hours"
+            />
             {sunNote(draft, main) ? (
               <Words size="note" weight="semi" tone="caution">
                 {t('zone.sunShort', { grass: t(`grass.${main}`), hours: grass(main).sunHours[0] })}
               </Words>
             ) : null}
-            <Field label={t('zone.slope')} unit="%" numeric value={draft.slope} onChange={(slope) => set({ slope })} error={errors.slope} />
-            <Field label={t('zone.thatch')} unit="in" numeric value={draft.thatch} onChange={(thatch) => set({ thatch })} error={errors.thatch} testID="thatch" />
+            <Field
+              label={t('zone.slope')}
+              unit="%"
+              numeric
+              value={draft.slope}
+              onChange={(slope) => set({ slope })}
+              error={errors.slope}
+            />
+            <Field
+              label={t('zone.thatch')}
+              unit="in"
+              numeric
+              value={draft.thatch}
+              onChange={(thatch) => set({ thatch })}
+              error={errors.thatch}
+              testID="thatch"
+            />
             {thatchIn !== null && !errors.thatch ? (
               <Tag
                 label={t(`zone.thatchVerdict.${thatchVerdict(thatchIn, main)}`)}
                 tone={thatchVerdict(thatchIn, main) === 'fine' ? 'good' : 'caution'}
               />
             ) : null}
-            <Field label={t('zone.probe')} hint={t('zone.probeHint')} unit="in" numeric value={draft.probe} onChange={(probe) => set({ probe })} error={errors.probe} testID="probe-depth" />
+            <Field
+              label={t('zone.probe')}
+              hint={t('zone.probeHint')}
+              unit="in"
+              numeric
+              value={draft.probe}
+              onChange={(probe) => set({ probe })}
+              error={errors.probe}
+              testID="probe-depth"
+            />
             <Choice
               label={t('zone.stopLabel')}
               value={stop}
@@ -277,10 +310,7 @@ function Form({ lawn, zone, onBack }: { lawn: Lawn; zone: Zone; onBack: () => vo
               />
             ) : null}
           </Card>
-          <Texture
-            value={draft.site.texture}
-            onChange={(texture) => setSite({ texture })}
-          />
+          <Texture value={draft.site.texture} onChange={(texture) => setSite({ texture })} />
         </View>
       </View>
     </Screen>
@@ -352,7 +382,8 @@ function Texture({
         onChange={(next) => {
           setBall(next === 'yes');
           setRibbon(null);
-          if (next === 'no') onChange(textureFromFeel({ ball: false, ribbonIn: 0, grit: 'gritty' }));
+          if (next === 'no')
+            onChange(textureFromFeel({ ball: false, ribbonIn: 0, grit: 'gritty' }));
         }}
       />
       {ball ? (
@@ -381,7 +412,10 @@ function Texture({
         value={value ?? ''}
         options={[
           { value: '', label: t('zone.unknown') },
-          ...SOIL_TEXTURES.map((slug) => ({ value: slug as string, label: t(`zone.soil.${slug}`) })),
+          ...SOIL_TEXTURES.map((slug) => ({
+            value: slug as string,
+            label: t(`zone.soil.${slug}`),
+          })),
         ]}
         onChange={(slug) => onChange(slug === '' ? null : (slug as Zone['site']['texture']))}
       />
@@ -407,7 +441,12 @@ function PointCount({ zone }: { zone: Zone }) {
           <Button label={t('zone.hit')} onPress={() => tap(zone.id, true)} testID="count-hit" />
         </View>
         <View className="flex-1">
-          <Button kind="equal" label={t('zone.miss')} onPress={() => tap(zone.id, false)} testID="count-miss" />
+          <Button
+            kind="equal"
+            label={t('zone.miss')}
+            onPress={() => tap(zone.id, false)}
+            testID="count-miss"
+          />
         </View>
       </View>
       {interval ? (

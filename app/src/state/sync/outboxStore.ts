@@ -26,5 +26,6 @@ export const useOutboxStore = create<OutboxState>()((set) => ({
 /** What the last request met: every answer, even a refusal, shows that there is a line. */
 export function noticeLine(up: boolean): void {
   const { line, set } = useOutboxStore.getState();
-  if (up ? line === 'down' || line === 'unknown' : line !== 'down') set({ line: up ? 'up' : 'down' });
+  if (up ? line === 'down' || line === 'unknown' : line !== 'down')
+    set({ line: up ? 'up' : 'down' });
 }
