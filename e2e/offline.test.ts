@@ -71,6 +71,16 @@ async function visitsOnServer(page: Page): Promise<{ id: string; looks: unknown[
   }, LAWN);
 }
 
+async function lawnOnServer(
+  page: Page,
+): Promise<{ name: string; zones: { name: string; site: { thatchIn: number | null } }[] }> {
+  return page.evaluate(
+    async (path) =>
+      (await (await fetch(`/api${path}`)).json()) as Awaited<ReturnType<typeof lawnOnServer>>,
+    LAWN,
+  );
+}
+
 describe('without a signal', { concurrency: 1 }, () => {
   let context: BrowserContext;
   let page: Page;
@@ -132,5 +142,84 @@ describe('without a signal', { concurrency: 1 }, () => {
     const visits = await visitsOnServer(page);
     assert.equal(visits.length, before_ + 1);
     assert.equal(visits.filter(({ looks }) => looks.length === 1).length, 1);
+  });
+
+  it('merges what two devices wrote in different places of one lawn', async () => {
+    const other = await openBrowser(PHONE);
+    const theirs = other.pages()[0] ?? (await other.newPage());
+    await signIn(theirs);
+    await ready(theirs);
+    await page.goto(`${ADDRESS}${LAWN}/property`);
+    await page.getByTestId('customer-name').waitFor();
+    await context.setOffline(true);
+    await page.getByTestId('property-name').fill('14 Larkspur Bend, rear');
+    await page.getByTestId('save-property').click();
+    await page.getByText(/waiting to be sent/).waitFor();
+    await theirs.goto(`${ADDRESS}${LAWN}/zone/0190de03-0000-7000-8000-000000000013`);
+    await theirs.getByTestId('thatch').fill('0.4');
+    await theirs.getByTestId('save-zone').click();
+    await theirs.waitForURL('**/visit');
+    await context.setOffline(false);
+    for (let tries = 0; tries < 80 && (await pending(page)) > 0; tries += 1) await wait(250);
+    assert.equal(await pending(page), 0);
+    const lawn = await lawnOnServer(theirs);
+    assert.equal(lawn.name, '14 Larkspur Bend, rear');
+    assert.equal(lawn.zones.find(({ name }) => name === 'Back')?.site.thatchIn, 0.4);
+    await other.close();
+  });
+
+  it('asks when both changed the same, and keeps the answer', async () => {
+    await page.goto(`${ADDRESS}${LAWN}/property`);
+    await page.getByTestId('property-name').waitFor();
+    await context.setOffline(true);
+    await page.getByTestId('property-name').fill('Mine');
+    await page.getByTestId('save-property').click();
+    await page.getByText(/waiting to be sent/).waitFor();
+    const other = await openBrowser(PHONE);
+    const theirs = other.pages()[0] ?? (await other.newPage());
+    theirs.setDefaultTimeout(PATIENCE_MS);
+    await theirs.goto(`${ADDRESS}/lawns`);
+    await theirs.getByTestId('email').fill('owner@alfombra.demo');
+    await theirs.getByTestId('password').fill('woven-rug');
+    await theirs.getByTestId('sign-in').click();
+    await theirs.getByTestId('search').waitFor();
+    await theirs.goto(`${ADDRESS}${LAWN}/property`);
+    await theirs.getByTestId('property-name').fill('Theirs');
+    await theirs.getByTestId('save-property').click();
+    await theirs.waitForURL(`**${LAWN}`);
+    await context.setOffline(false);
+    await page.getByText('1 needs you').waitFor();
+    await page.getByTestId('sync-strip').click();
+    await page.getByTestId('conflict').waitFor();
+    await page.getByText('Mine: Mine').click();
+    await page.getByTestId('settle').click();
+    for (let tries = 0; tries < 80 && (await pending(page)) > 0; tries += 1) await wait(250);
+    assert.equal(await pending(page), 0);
+    assert.equal((await lawnOnServer(theirs)).name, 'Mine');
+    await other.close();
+  });
+
+  it('sends a photo in pieces through a line that breaks', async () => {
+    await page.goto(`${ADDRESS}${LAWN}/photos`);
+    await page.getByTestId('photo-note').fill('By the gate');
+    let pieces = 0;
+    await page.route('**/api/photos/*/bytes?**', async (route) => {
+      pieces += 1;
+      if (pieces === 1) await route.abort();
+      else await route.continue();
+    });
+    await page.getByTestId('stand-in-photo').click();
+    for (let tries = 0; tries < 120 && (pieces < 2 || (await pending(page)) > 0); tries += 1) {
+      await wait(250);
+    }
+    assert.equal(await pending(page), 0);
+    assert.ok(pieces >= 2);
+    const photos = await page.evaluate(async (path) => {
+      const answer = await fetch(`/api${path}/photos`);
+      return (await answer.json()) as { note: string; bytes: number; received: number }[];
+    }, LAWN);
+    const sent = photos.filter(({ note }) => note === 'By the gate');
+    assert.equal(sent.length, 1);
+    assert.equal(sent[0]?.received, sent[0]?.bytes);
   });
 });

@@ -119,6 +119,8 @@ export function reportPdf(
     return bytes ? [{ photo, bytes }] : [];
   });
   if (shown.length > 0) {
+    // A heading never stands alone at the foot of a page.
+    if (document.y + PHOTO_WIDTH > document.page.height - MARGIN) document.addPage();
     heading(t('photos'));
     for (const { photo, bytes } of shown) {
       if (document.y + PHOTO_WIDTH > document.page.height - MARGIN) document.addPage();

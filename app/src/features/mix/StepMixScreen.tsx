@@ -2,7 +2,7 @@ import { fertilizer, mixCard } from '@alfombra/core';
 import { useRouter } from 'expo-router';
 import { useTranslation } from 'react-i18next';
 import { useFailureWords } from '@/api/useFailureWords';
-import { gradeName } from '@/features/season/productWords';
+import { areaDoubt, gradeName } from '@/features/season/productWords';
 import { useLawnSeason } from '@/features/season/useLawnSeason';
 import { usePreferenceStore } from '@/state/preferenceStore';
 import {
@@ -13,6 +13,7 @@ import {
   Field,
   Loading,
   number,
+  percent,
   Screen,
   typedNumber,
   Words,
@@ -48,6 +49,7 @@ export function StepMixScreen({ lawnId, stepId }: { lawnId: string; stepId: stri
   const zone = question.lawn.zones.find(({ id }) => id === step.zoneId);
   const spray = step.kind === 'prevent' || step.kind === 'control';
   const tank = typedNumber(tankGal);
+  const doubt = areaDoubt(zone);
   const goodTank = tank !== null && tank > 0;
   return (
     <Screen
@@ -64,6 +66,11 @@ export function StepMixScreen({ lawnId, stepId }: { lawnId: string; stepId: stri
         />
       }
     >
+      {doubt ? (
+        <Words weight="semi" tone="caution" testID="area-doubt">
+          {t('mix.areaDoubt', { low: percent(doubt.low), high: percent(doubt.high) })}
+        </Words>
+      ) : null}
       {step.kind === 'prevent' || step.kind === 'control' ? (
         <>
           <Field

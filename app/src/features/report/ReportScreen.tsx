@@ -231,6 +231,7 @@ function Compose({
         </>
       }
     >
+      <Links reports={reports} today={today} lawnId={lawn.id} />
       <View className="gap-4 lg:flex-row lg:items-start">
         <View className="gap-4 lg:flex-[3]">
           <Card>
@@ -281,7 +282,6 @@ function Compose({
           </Card>
         </View>
         <View className="gap-4 lg:flex-[2]">
-          <Links reports={reports} today={today} lawnId={lawn.id} />
           <Card>
             <Title>{t('share.how')}</Title>
             <View className="flex-row gap-2">

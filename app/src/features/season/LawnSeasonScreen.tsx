@@ -7,6 +7,7 @@ import { Card, Chip, Empty, Screen, Title, Words } from '@/ui';
 import { ClashCard } from './ClashCard';
 import { reasonWords } from './reasonWords';
 import { SeasonPending } from './SeasonPending';
+import { areaDoubt } from './productWords';
 import { StepCard } from './StepCard';
 import { useLawnSeason } from './useLawnSeason';
 
@@ -64,7 +65,13 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
         <Empty title={t('season.empty')} lead={t('season.emptyLead')} />
       ) : null}
       {steps.map((step) => (
-        <StepCard key={step.id} step={step} lawnId={lawnId} zoneName={zoneName(step.zoneId)} />
+        <StepCard
+          key={step.id}
+          step={step}
+          lawnId={lawnId}
+          zoneName={zoneName(step.zoneId)}
+          doubt={areaDoubt(question.lawn.zones.find(({ id }) => id === step.zoneId))}
+        />
       ))}
       {unmet.length > 0 ? (
         <Card tone="panel">

@@ -17,7 +17,13 @@ import {
   Tag,
   Words,
 } from '@/ui';
-import { amountWords, per1000Words, productLines } from './productWords';
+import {
+  amountWords,
+  doubtWords,
+  per1000Words,
+  productLines,
+  type AreaDoubt,
+} from './productWords';
 import { reasonWords } from './reasonWords';
 import { stepName } from './stepName';
 
@@ -70,10 +76,13 @@ export function StepCard({
   step,
   lawnId,
   zoneName,
+  doubt,
 }: {
   step: Step;
   lawnId: string;
   zoneName: string;
+  /** How far the zone's area may be off. */
+  doubt: AreaDoubt | null;
 }) {
   const { t } = useTranslation();
   const router = useRouter();
@@ -164,6 +173,11 @@ export function StepCard({
               <Words weight="bold">{line.name}</Words>
               <Words>{per1000Words(t, line)}</Words>
               <Words tone="second">{amountWords(t, line, step.areaFt2)}</Words>
+              {doubt ? (
+                <Words size="note" tone="second" tabular>
+                  {doubtWords(t, line, doubt)}
+                </Words>
+              ) : null}
             </Provenance>
           );
         })

@@ -1,4 +1,11 @@
-import { mixComponents, perAcre, toPer1000, type Step } from '@alfombra/core';
+import {
+  areaInterval,
+  mixComponents,
+  perAcre,
+  toPer1000,
+  type Step,
+  type Zone,
+} from '@alfombra/core';
 import type { TFunction } from 'i18next';
 import { number, rate } from '@/ui';
 
@@ -61,5 +68,31 @@ export const per1000Words = (t: TFunction, line: ProductLine): string =>
   t('season.per1000', { value: rate(line.ratePer1000), unit: line.unit }).replace('  ', ' ');
 
 /** "8.8 fl oz for 6,000 ft²". */
+/** How far the amounts of a zone may be off, for its area is only known within an interval. */
+export interface AreaDoubt {
+  /** Lowest and highest area over the area that the amounts are worked out for. */
+  low: number;
+  high: number;
+}
+
+/** The doubt of a zone's area; `null` when it is too small to be worth a line. */
+export function areaDoubt(zone: Zone | undefined): AreaDoubt | null {
+  if (!zone) return null;
+  const { areaFt2, low, high } = areaInterval(zone);
+  if (areaFt2 <= 0) return null;
+  const doubt = { low: low / areaFt2, high: high / areaFt2 };
+  return doubt.high - 1 < WORTH_SAYING ? null : doubt;
+}
+
+/** Under this share nobody measures a product more exactly anyway. */
+const WORTH_SAYING = 0.01;
+
+/** The amount at the ends of the area's interval. */
+export const doubtWords = (t: TFunction, line: ProductLine, { low, high }: AreaDoubt): string =>
+  t('season.amountBetween', {
+    low: rate(line.total * low),
+    high: `${rate(line.total * high)} ${line.unit}`.trim(),
+  });
+
 export const amountWords = (t: TFunction, line: ProductLine, areaFt2: number): string =>
   t('season.amount', { value: `${rate(line.total)} ${line.unit}`.trim(), area: number(areaFt2) });
