@@ -19,7 +19,7 @@ export function searchLawns(lawns: readonly LawnSummary[], query: string): LawnS
     searchOptions: {
       combineWith: 'AND',
       prefix: true,
-      fuzzy: (term) => (term.length > 3 ? FUZZY : false),
+      fuzzy: (term) => (term.length > 2 ? FUZZY : false),
       boost: { name: 1.2 },
     },
   });
