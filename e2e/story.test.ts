@@ -26,6 +26,12 @@ for (const [size, viewport] of [
       const label = await id(`cause-${cause}`).getAttribute('aria-label');
       return Number(/(\d+) %/.exec(label ?? '')?.[1] ?? 0);
     };
+    const signIn = async () => {
+      await id('email').fill('technician@alfombra.demo');
+      await id('password').fill('woven-rug');
+      await id('sign-in').click();
+      await id('password').waitFor({ state: 'detached' });
+    };
     const go = async (path: string) => {
       await page.goto(`${ADDRESS}${path}`);
     };
@@ -239,13 +245,24 @@ for (const [size, viewport] of [
       assert.equal(await page.getByLabel('End', { exact: true }).inputValue(), '09:40');
     });
 
-    it('asks for a sign-in when the session ends, and brings the draft back', async () => {
+    it('asks for a sign-in when the session ends, and sends what was kept meanwhile', async () => {
       await context.clearCookies();
-      await id('keep-record').click();
+      const zone = `${LARKSPUR}/zone/0190de03-0000-7000-8000-000000000013`;
+      const record = new URL(page.url()).pathname;
+      await go(zone);
       await id('password').waitFor();
-      await id('email').fill('technician@alfombra.demo');
-      await id('password').fill('woven-rug');
-      await id('sign-in').click();
+      await signIn();
+      await id('thatch').waitFor();
+      await context.clearCookies();
+      await id('thatch').fill('0.7');
+      await id('save-zone').click();
+      await id('password').waitFor();
+      await signIn();
+      await go(zone);
+      await page.waitForFunction(
+        () => document.querySelector<HTMLInputElement>('[data-testid=thatch]')?.value === '0.7',
+      );
+      await go(record);
       await id('amount-0').waitFor();
       assert.equal(await id('amount-0').inputValue(), '5');
       await id('keep-record').click();

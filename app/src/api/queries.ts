@@ -298,12 +298,27 @@ function useServerCopy() {
   };
 }
 
+/**
+ * Writes a lawn. An edit that took its time says what it was made from: the base of a merge with what
+ * others wrote meanwhile.
+ */
 export function usePutLawn(lawnId: string) {
   const copy = useServerCopy();
   return useWrite(
     lawnId,
-    (lawn: Lawn) => ({ kind: 'lawn', id: lawn.id, body: rest(lawn), base: copy.lawn(lawn.id) }),
-    (lawn, sent) => ({ ...lawn, version: sent?.version ?? lawn.version }),
+    (input: Lawn | { lawn: Lawn; from: Lawn }) => {
+      const { lawn, from } = 'from' in input ? input : { lawn: input, from: undefined };
+      return {
+        kind: 'lawn',
+        id: lawn.id,
+        body: rest(lawn),
+        base: baseOf(from) ?? copy.lawn(lawn.id),
+      };
+    },
+    (input, sent) => {
+      const lawn = 'from' in input ? input.lawn : input;
+      return { ...lawn, version: sent?.version ?? lawn.version };
+    },
   );
 }
 

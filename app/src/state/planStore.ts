@@ -10,6 +10,10 @@ interface PlanState {
   /** Lawn whose plan is being drawn; `null` when none is. */
   lawnId: string | null;
   plan: Plan | null;
+  /** The lawn as it was when the drawing began: the base of the write. */
+  from: Lawn | null;
+  touched: boolean;
+  /** Opens a lawn's plan; one that has been drawn on goes on where it was. */
   open: (lawn: Lawn) => void;
   change: (change: Partial<Plan>) => void;
   finish: () => void;
@@ -33,12 +37,15 @@ export const usePlanStore = create<PlanState>()(
       (set, get) => ({
         lawnId: null,
         plan: null,
+        from: null,
+        touched: false,
         open: (lawn) => {
-          if (get().lawnId === lawn.id && get().plan) return;
-          set({ lawnId: lawn.id, plan: planOf(lawn) });
+          if (get().lawnId === lawn.id && get().plan && get().touched) return;
+          set({ lawnId: lawn.id, plan: planOf(lawn), from: lawn, touched: false });
         },
-        change: (change) => set(({ plan }) => (plan ? { plan: { ...plan, ...change } } : {})),
-        finish: () => set({ lawnId: null, plan: null }),
+        change: (change) =>
+          set(({ plan }) => (plan ? { plan: { ...plan, ...change }, touched: true } : {})),
+        finish: () => set({ lawnId: null, plan: null, from: null, touched: false }),
       }),
       { name: 'alfombra-plan', version: 1 },
     ),

@@ -51,10 +51,11 @@ export function PlanScreen({ lawnId }: { lawnId: string }) {
   const today = useCompany().data?.today;
   const { plan, open, lawnId: openId } = usePlanStore();
   useEffect(() => {
-    if (!lawn || openId === lawn.id) return;
+    if (!lawn) return;
+    const { touched, lawnId: drawn } = usePlanStore.getState();
     open(lawn);
-    usePlanStore.temporal.getState().clear();
-  }, [lawn, openId, open]);
+    if (!touched || drawn !== lawn.id) usePlanStore.temporal.getState().clear();
+  }, [lawn, open]);
   if (!lawn || !today || !plan || openId !== lawnId) {
     return (
       <Screen title={t('plan.title')} onBack={() => router.push(`/lawns/${lawnId}`)}>
@@ -79,7 +80,7 @@ function Editor({
   const { t } = useTranslation();
   const router = useRouter();
   const wide = useWide();
-  const { change, finish } = usePlanStore();
+  const { change, finish, from } = usePlanStore();
   const { undo, redo, pastSteps, nextSteps } = useSteps();
   const putLawn = usePutLawn(lawn.id);
   const [tool, setTool] = useState<Tool>('shape');
@@ -166,7 +167,7 @@ function Editor({
   };
   const save = () =>
     putLawn.mutate(
-      { ...lawn, ...plan },
+      from ? { from, lawn: { ...from, ...plan } } : { ...lawn, ...plan },
       {
         onSuccess: () => {
           finish();

@@ -16,6 +16,7 @@ import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { useCustomers, useLawn, usePutCustomer, usePutLawn } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
+import { useDraft } from '@/state/useDraft';
 import {
   Button,
   Card,
@@ -91,7 +92,7 @@ function Form({
   const { t } = useTranslation();
   const router = useRouter();
   const words = useFailureWords();
-  const [draft, setDraft] = useState(() => draftOf(lawn, customers));
+  const { draft, setDraft, from } = useDraft(lawn, (source) => draftOf(source, customers));
   const [tried, setTried] = useState(false);
   const [ids] = useState(() => ({ lawn: lawn?.id ?? uuid(), customer: uuid() }));
   const putCustomer = usePutCustomer();
@@ -134,8 +135,8 @@ function Form({
       id: customerId,
       body: { ...draft.customer, archived: existing?.archived ?? false },
     });
-    await putLawn.mutateAsync({
-      ...(lawn ?? {
+    const next: Lawn = {
+      ...(from ?? {
         id: ids.lawn,
         version: 0,
         origin: null,
@@ -156,7 +157,8 @@ function Form({
       stationId: lawn?.region === draft.region ? lawn.stationId : STATION[draft.region],
       upkeep: draft.upkeep,
       property: draft.property,
-    });
+    };
+    await putLawn.mutateAsync(from ? { lawn: next, from } : next);
     router.replace(archived ? '/lawns' : `/lawns/${ids.lawn}`);
   };
   const failure = putCustomer.error ?? putLawn.error;

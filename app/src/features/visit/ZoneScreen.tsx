@@ -33,6 +33,7 @@ import {
   typedNumber,
   Words,
 } from '@/ui';
+import { useDraft } from '@/state/useDraft';
 import { usePointCount } from './pointCountStore';
 
 /** One zone: the grasses of its stand, the point count, and what the site is like. */
@@ -81,7 +82,10 @@ function Form({ lawn, zone, onBack }: { lawn: Lawn; zone: Zone; onBack: () => vo
   const router = useRouter();
   const words = useFailureWords();
   const putLawn = usePutLawn(lawn.id);
-  const [draft, setDraft] = useState(() => draftOf(zone));
+  // The lawn that the draft was made from, whatever comes in while somebody types.
+  const { draft, setDraft, from } = useDraft(lawn, (source) =>
+    draftOf(source.zones.find(({ id }) => id === zone.id) ?? zone),
+  );
   const [tried, setTried] = useState(false);
   const set = (change: Partial<Draft>) => setDraft({ ...draft, ...change });
   const setSite = (change: Partial<Zone['site']>) => set({ site: { ...draft.site, ...change } });
@@ -114,8 +118,7 @@ function Form({ lawn, zone, onBack }: { lawn: Lawn; zone: Zone; onBack: () => vo
   const save = () => {
     setTried(true);
     if (!sound) return;
-    const next: Zone = {
-      ...zone,
+    const next: Pick<Zone, 'stand' | 'desired' | 'site'> = {
       stand: draft.stand
         .map(({ species }, index) => ({ species, cover: (covers[index] as number) / 100 }))
         .filter(({ cover }) => cover > 0),
@@ -129,7 +132,13 @@ function Form({ lawn, zone, onBack }: { lawn: Lawn; zone: Zone; onBack: () => vo
       },
     };
     putLawn.mutate(
-      { ...lawn, zones: lawn.zones.map((entry) => (entry.id === zone.id ? next : entry)) },
+      {
+        from,
+        lawn: {
+          ...from,
+          zones: from.zones.map((entry) => (entry.id === zone.id ? { ...entry, ...next } : entry)),
+        },
+      },
       { onSuccess: onBack },
     );
   };

@@ -18,6 +18,7 @@ let owner: string | null = null;
 let retryMs = FIRST_RETRY_MS;
 let timer: ReturnType<typeof setTimeout> | undefined;
 let onAccepted: (write: PendingWrite, document: ServerDocument) => void = () => undefined;
+let onSignedOut: () => void = () => undefined;
 
 /** One tab sends at a time, where the browser can say so. */
 const exclusively = <Value>(work: () => Promise<Value>): Promise<Value> =>
@@ -43,9 +44,11 @@ function open() {
 export async function startSync(
   person: string,
   accepted: (write: PendingWrite, document: ServerDocument) => void,
+  signedOut: () => void,
 ): Promise<() => void> {
   owner = person;
   onAccepted = accepted;
+  onSignedOut = signedOut;
   const { outbox } = await open();
   useOutboxStore.getState().set({ writes: await outbox.list() });
   const again = () => {
@@ -74,6 +77,7 @@ export async function sendNow(): Promise<void> {
   set({ sending: true });
   const end = await outbox.flush(owner).catch(() => 'unreachable' as const);
   set({ sending: false, ...(end === 'signed-out' ? { line: 'signed-out' as const } : {}) });
+  if (end === 'signed-out') onSignedOut();
   await measureStorage();
   if (end === 'unreachable' && owner) {
     timer = setTimeout(() => void sendNow(), retryMs);

@@ -28,7 +28,11 @@ export function useSync(user: User | undefined): void {
     if (!id) return undefined;
     let ended = false;
     let stop: (() => void) | undefined;
-    void startSync(id, (write, document) => intoCache(client, write, document)).then((end) => {
+    void startSync(
+      id,
+      (write, document) => intoCache(client, write, document),
+      () => void client.invalidateQueries({ queryKey: keys.session }),
+    ).then((end) => {
       stop = end;
       if (ended) end();
     });
