@@ -68,6 +68,16 @@ export default tseslint.config(
       ],
     },
   },
+  {
+    files: ['**/*.{ts,tsx}'],
+    rules: {
+      // Taking keys off an object by name is what `_name` is for.
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_', ignoreRestSiblings: true },
+      ],
+    },
+  },
   { files: ['app/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
   {
     files: ['**/*.{js,cjs}'],

@@ -166,15 +166,12 @@ function Editor({
     }
   };
   const save = () =>
-    putLawn.mutate(
-      from ? { from, lawn: { ...from, ...plan } } : { ...lawn, ...plan },
-      {
-        onSuccess: () => {
-          finish();
-          router.replace(`/lawns/${lawn.id}`);
-        },
+    putLawn.mutate(from ? { from, lawn: { ...from, ...plan } } : { ...lawn, ...plan }, {
+      onSuccess: () => {
+        finish();
+        router.replace(`/lawns/${lawn.id}`);
       },
-    );
+    });
   const canvas = (
     <View className="gap-3">
       <PlanCanvas

@@ -39,7 +39,6 @@ import {
   Loading,
   number,
   Screen,
-  SelectField,
   Tag,
   Title,
   typedNumber,
