@@ -52,6 +52,10 @@ try {
     await page.goto(`${ADDRESS}${LARKSPUR}`);
     await page.getByTestId('soil-now').waitFor();
     await take(page, `lawn-${size}`);
+    await page.goto(`${ADDRESS}${LARKSPUR}/plan`);
+    await page.getByRole('button', { name: 'Back', exact: true }).last().click();
+    await page.getByTestId('side-A–B').waitFor();
+    await take(page, `plan-${size}`);
     await walk(page);
     await take(page, `walk-${size}`);
     await page.goto(`${ADDRESS}${LARKSPUR}/season`);
@@ -69,6 +73,16 @@ try {
       await take(page, 'today-phone');
       await page.goto(`${ADDRESS}/guide/chinch-bug`);
       await take(page, 'guide-phone');
+      await page.goto(`${ADDRESS}${LARKSPUR}/key`);
+      await page.getByRole('button', { name: 'Seed head' }).first().click();
+      await page.getByTestId('state-fingers-from-one-point').waitFor();
+      await take(page, 'key-phone');
+      await page.goto(`${ADDRESS}${LARKSPUR}/report`);
+      await page.getByTestId('make-report').click();
+      const link = await page.getByTestId('report-path').innerText();
+      await page.goto(link);
+      await page.getByTestId('shared-report').waitFor();
+      await take(page, 'report-phone');
     } else {
       await page.goto(`${ADDRESS}/mix`);
       await take(page, 'mix-wide');

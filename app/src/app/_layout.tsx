@@ -11,6 +11,7 @@ import { useEffect, useState } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { makeQueryClient } from '@/api/queryClient';
 import '@/i18n';
+import { usePreferenceStore } from '@/state/preferenceStore';
 import { registerServiceWorker } from '@/state/serviceWorker';
 
 export default function RootLayout() {
@@ -23,6 +24,10 @@ export default function RootLayout() {
     BricolageGrotesque_700Bold,
   });
   useEffect(registerServiceWorker, []);
+  const sunBright = usePreferenceStore((state) => state.sunBright);
+  useEffect(() => {
+    document.documentElement.dataset.light = sunBright ? 'sun' : 'device';
+  }, [sunBright]);
   if (!ready) return null;
   return (
     <QueryClientProvider client={client}>

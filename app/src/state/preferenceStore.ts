@@ -5,6 +5,9 @@ interface PreferenceState {
   /** Usable size of the tank on the truck, gal. */
   tankGal: string;
   setTank: (tankGal: string) => void;
+  /** White ground and black ink, for work in the sun. */
+  sunBright: boolean;
+  setSunBright: (sunBright: boolean) => void;
   lengthUnit: 'ft' | 'm';
   setLengthUnit: (lengthUnit: 'ft' | 'm') => void;
   /** A technician's own paces over a known length, as typed. */
@@ -18,6 +21,8 @@ export const usePreferenceStore = create<PreferenceState>()(
     (set) => ({
       tankGal: '4',
       setTank: (tankGal) => set({ tankGal }),
+      sunBright: false,
+      setSunBright: (sunBright) => set({ sunBright }),
       lengthUnit: 'ft',
       setLengthUnit: (lengthUnit) => set({ lengthUnit }),
       pace: { paces: '40', feet: '100' },

@@ -119,7 +119,7 @@ export function PlanCanvas({
         testID="plan-canvas"
         onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
         style={[{ height }, { touchAction: 'none' } as object]}
-        className="w-full overflow-hidden rounded-2xl border-2 border-line bg-raised"
+        className="w-full overflow-hidden rounded-2xl border-2 border-line bg-[#FBF8F1]"
         {...handlers}
       >
         {width > 0 ? (

@@ -5,10 +5,12 @@ import { View } from 'react-native';
 import { useCompany, useLawns, useSession, useUpdateCompany } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import { SignOutSheet, useLeave } from '@/features/sync/SignOutSheet';
+import { usePreferenceStore } from '@/state/preferenceStore';
 import { useOutboxStore } from '@/state/sync/outboxStore';
 import {
   Button,
   Card,
+  Chip,
   Empty,
   Failed,
   KnotGlyph,
@@ -31,6 +33,7 @@ export function TodayScreen() {
   const session = useSession();
   const company = useCompany();
   const lawns = useLawns();
+  const { sunBright, setSunBright } = usePreferenceStore();
   const leave = useLeave();
   const unsent = useOutboxStore(({ writes }) => writes.length);
   const [leaving, setLeaving] = useState(false);
@@ -93,6 +96,13 @@ export function TodayScreen() {
           ))}
         </View>
       )}
+      <View className="flex-row">
+        <Chip
+          label={t('today.sunBright')}
+          chosen={sunBright}
+          onPress={() => setSunBright(!sunBright)}
+        />
+      </View>
       <SignOutSheet open={leaving} onClose={() => setLeaving(false)} />
       {company.data ? (
         <MoveDay open={moving} onClose={() => setMoving(false)} today={company.data.today} />
