@@ -1,3 +1,4 @@
+import type { LawnSummary } from '@alfombra/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -39,7 +40,7 @@ export function TodayScreen() {
   const [leaving, setLeaving] = useState(false);
   const [moving, setMoving] = useState(false);
   const due = (lawns.data ?? [])
-    .filter((lawn) => lawn.due.length > 0)
+    .filter((lawn) => !lawn.archived && lawn.due.length > 0)
     .map((lawn) => ({
       lawn,
       first: [...lawn.due].sort((a, b) => (a.closes < b.closes ? -1 : 1))[0]!,
@@ -69,6 +70,14 @@ export function TodayScreen() {
           )}
         </Card>
       ) : null}
+      <View className="flex-row">
+        <Chip
+          label={t('today.sunBright')}
+          chosen={sunBright}
+          onPress={() => setSunBright(!sunBright)}
+        />
+      </View>
+      {company.data ? <FollowUps lawns={lawns.data ?? []} today={company.data.today} /> : null}
       {lawns.error && !lawns.data ? (
         <Failed message={words(lawns.error)} onRetry={() => void lawns.refetch()} />
       ) : !lawns.data ? (
@@ -85,7 +94,7 @@ export function TodayScreen() {
                 `${t(`kind.${first.kind}`)} · ${first.zone}`,
                 t('today.dueCount', { count: lawn.due.length }),
               ]}
-              onPress={() => router.push(`/lawns/${lawn.id}/season`)}
+              onPress={() => router.push(`/lawns/${lawn.id}`)}
               aside={
                 <View className="items-end gap-1">
                   <KnotGlyph kind={first.kind} />
@@ -96,18 +105,39 @@ export function TodayScreen() {
           ))}
         </View>
       )}
-      <View className="flex-row">
-        <Chip
-          label={t('today.sunBright')}
-          chosen={sunBright}
-          onPress={() => setSunBright(!sunBright)}
-        />
-      </View>
       <SignOutSheet open={leaving} onClose={() => setLeaving(false)} />
       {company.data ? (
         <MoveDay open={moving} onClose={() => setMoving(false)} today={company.data.today} />
       ) : null}
     </Screen>
+  );
+}
+
+/** Lawns that somebody has to look at again or ask after, the longest waiting first. */
+function FollowUps({ lawns, today }: { lawns: readonly LawnSummary[]; today: string }) {
+  const { t } = useTranslation();
+  const router = useRouter();
+  const waiting = lawns
+    .filter(({ archived }) => !archived)
+    .flatMap((lawn) =>
+      lawn.followUps
+        .filter(({ kind, date }) => kind !== 'question' && date <= today)
+        .map((followUp) => ({ lawn, ...followUp })),
+    )
+    .sort((a, b) => (a.date < b.date ? -1 : 1));
+  if (waiting.length === 0) return null;
+  return (
+    <Card testID="follow-ups">
+      <Words weight="bold">{t('today.followUps')}</Words>
+      {waiting.map(({ lawn, kind, date }) => (
+        <ListRow
+          key={`${lawn.id}${kind}${date}`}
+          title={lawn.name}
+          lines={[t(`arrive.due.${kind}`, { date: shortDay(date) })]}
+          onPress={() => router.push(`/lawns/${lawn.id}`)}
+        />
+      ))}
+    </Card>
   );
 }
 
