@@ -9,8 +9,8 @@ import { useCustomers, useLawns, usePutCustomer, usePutLawn } from '@/api/querie
 import { useFailureWords } from '@/api/useFailureWords';
 import { Button, Card, Failed, Field, Screen, Title, Words } from '@/ui';
 import { FileButton } from './FileButton';
+import { stationOf } from './stationOf';
 
-const STATION = { north: 'ridge', transition: 'valley', south: 'flats' } as const;
 const EXAMPLE = 'customer,phone,property,upkeep,mows,pets';
 
 /** A customer list from a file: read, shown with the fault of each line, and taken on a word. */
@@ -149,7 +149,7 @@ async function takeProperties(
       ...property,
       customer: customer.name,
       customerId,
-      stationId: STATION[property.region],
+      stationId: stationOf[property.region],
       zones: [],
     });
     await putLawn({ ...body, id: uuid(), version: 0 });

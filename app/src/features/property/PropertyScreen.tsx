@@ -29,9 +29,8 @@ import {
   Title,
   Words,
 } from '@/ui';
+import { stationOf } from './stationOf';
 
-/** Station of a region's stand-in weather. */
-const STATION: Record<Region, string> = { north: 'ridge', transition: 'valley', south: 'flats' };
 const NEW_CUSTOMER = 'new';
 
 interface Draft {
@@ -154,7 +153,7 @@ function Form({
       customerId,
       archived,
       region: draft.region,
-      stationId: lawn?.region === draft.region ? lawn.stationId : STATION[draft.region],
+      stationId: lawn?.region === draft.region ? lawn.stationId : stationOf[draft.region],
       upkeep: draft.upkeep,
       property: draft.property,
     };

@@ -1,4 +1,10 @@
-import { areaInterval, type Lawn, type QuestionSubject, type Visit } from '@alfombra/core';
+import {
+  areaInterval,
+  findingsOf,
+  type Lawn,
+  type QuestionSubject,
+  type Visit,
+} from '@alfombra/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -32,6 +38,7 @@ import {
   Title,
   Words,
 } from '@/ui';
+import { drawnWeeds, withDrawn } from './drawnWeeds';
 import { pointCountOf } from './pointCountStore';
 
 /** The visit: the property in walking order, what is done and what is not, and its end. */
@@ -81,23 +88,24 @@ function Hub({
     list.filter(({ date }) => date === today).length;
   const end = () => {
     const id = going?.visitId ?? uuid();
-    const counts = lawn.zones.flatMap((zone) => {
+    const looked = new Set((current?.looks ?? []).map(({ zoneId }) => zoneId));
+    const seen = lawn.zones.flatMap((zone) => {
       const pointCount = pointCountOf(zone.id);
-      const looked = current?.looks.some((look) => look.zoneId === zone.id && look.pointCount);
-      return pointCount && !looked
-        ? [
-            {
-              zoneId: zone.id,
-              patchId: null,
-              answers: {},
-              tests: [],
-              leading: [],
-              decision: null,
-              weeds: weedsOf(lawn, zone.id),
-              pointCount,
-            },
-          ]
-        : [];
+      const drawn = drawnWeeds(lawn, zone.id);
+      if (looked.has(zone.id) || (!pointCount && drawn.length === 0)) return [];
+      const known = findingsOf(visits).find(({ zoneId }) => zoneId === zone.id)?.weeds ?? [];
+      return [
+        {
+          zoneId: zone.id,
+          patchId: null,
+          answers: {},
+          tests: [],
+          leading: [],
+          decision: null,
+          weeds: withDrawn(known, drawn),
+          pointCount,
+        },
+      ];
     });
     putVisit.mutate(
       {
@@ -106,7 +114,7 @@ function Hub({
           lawnId: lawn.id,
           date: today,
           technician: session.data?.name ?? '',
-          looks: [...(current?.looks ?? []), ...counts],
+          looks: [...(current?.looks ?? []), ...seen],
           note: note.trim(),
           promised: promised.trim(),
         },
@@ -238,20 +246,6 @@ function Hub({
       </View>
     </Screen>
   );
-}
-
-/** Weeds of a zone as they are drawn on the plan, in share of the zone's ground. */
-function weedsOf(lawn: Lawn, zoneId: string): Visit['looks'][number]['weeds'] {
-  const zone = lawn.zones.find(({ id }) => id === zoneId);
-  if (!zone) return [];
-  const ground = areaInterval(zone).areaFt2;
-  const shares = new Map<string, number>();
-  for (const patch of lawn.weedPatches) {
-    if (patch.zoneId !== zoneId || patch.plant.kind !== 'weed' || ground <= 0) continue;
-    const under = (Math.PI / 4) * patch.lengthFt * patch.widthFt * patch.cover;
-    shares.set(patch.plant.weed, (shares.get(patch.plant.weed) ?? 0) + under / ground);
-  }
-  return [...shares].map(([weed, cover]) => ({ weed, cover: Math.min(1, cover), growing: true }));
 }
 
 const SUBJECTS = ['edge', 'irrigation', 'dog', 'children', 'mows', 'waters', 'other'] as const;
