@@ -21,6 +21,7 @@ import {
   shortDay,
 } from '@/ui';
 import { searchLawns } from './searchLawns';
+import { useMiniSearch } from './useMiniSearch';
 
 function dueLine(t: TFunction, lawn: LawnSummary): string {
   const first = [...lawn.due].sort((a, b) => (a.closes < b.closes ? -1 : 1))[0];
@@ -48,7 +49,9 @@ export function LawnList({ chosenId }: { chosenId: string | null }) {
   const [archived, setArchived] = useState(false);
   const shown = (lawns.data ?? []).filter((lawn) => lawn.archived === archived);
   const anyArchived = (lawns.data ?? []).some((lawn) => lawn.archived);
-  const found = searchLawns(shown, query);
+  // The search index comes with the first letter that is typed.
+  const engine = useMiniSearch(query !== '');
+  const found = engine ? searchLawns(shown, query, engine) : shown;
   return (
     <Screen
       title={t('lawns.title')}

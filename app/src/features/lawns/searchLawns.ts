@@ -1,5 +1,7 @@
 import type { LawnSummary } from '@alfombra/core';
-import MiniSearch from 'minisearch';
+import type MiniSearchClass from 'minisearch';
+
+type MiniSearch = typeof MiniSearchClass;
 
 /** How far a word may be off: a fifth of its letters. */
 const FUZZY = 0.2;
@@ -11,7 +13,11 @@ const plain = (text: string): string =>
     .replace(/[\u0300-\u036f]/g, '');
 
 /** Lawns by street or customer, the best match first; forgives typos, accents and cut-off words. */
-export function searchLawns(lawns: readonly LawnSummary[], query: string): LawnSummary[] {
+export function searchLawns(
+  lawns: readonly LawnSummary[],
+  query: string,
+  MiniSearch: MiniSearch,
+): LawnSummary[] {
   if (query.trim() === '') return [...lawns];
   const index = new MiniSearch<LawnSummary>({
     fields: ['name', 'customer'],

@@ -1,5 +1,4 @@
 import type { Lawn, LocalDate, Photo, Point } from '@alfombra/core';
-import { withoutPlaceData } from '@alfombra/core/exchange';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -9,6 +8,7 @@ import { useCompany, useLawn, usePhotos, usePutPhoto } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import { LawnPlan } from '@/features/lawns/LawnPlan';
 import { FileButton } from '@/features/property/FileButton';
+import { exchange } from '@/features/property/useExchange';
 import {
   Button,
   Card,
@@ -131,6 +131,7 @@ function Take({ lawn, today }: { lawn: Lawn; today: LocalDate }) {
   const keep = async (make: () => Promise<ArrayBuffer>, standIn: boolean) => {
     setFailure(null);
     try {
+      const { withoutPlaceData } = await exchange();
       const clean = withoutPlaceData(new Uint8Array(await make()));
       const bytes = clean.slice().buffer;
       await put.mutateAsync({

@@ -1,9 +1,9 @@
 import { zoneSchema, type Lawn } from '@alfombra/core';
-import { parseLawnGeoJson, writeLawnGeoJson } from '@alfombra/core/exchange';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as uuid } from 'uuid';
 import { FileButton } from '@/features/property/FileButton';
+import { exchange } from '@/features/property/useExchange';
 import type { Plan } from '@/state/planStore';
 import { Button, Card, Field, typedNumber, Words } from '@/ui';
 import { saveFile } from './saveFile';
@@ -30,7 +30,8 @@ export function ExchangePanel({
   const latError = lat === '' ? undefined : bad(origin.lat, 90);
   const lonError = lon === '' ? undefined : bad(origin.lon, 180);
   const ready = origin.lat !== null && origin.lon !== null && !latError && !lonError;
-  const take = (text: string) => {
+  const take = async (text: string) => {
+    const { parseLawnGeoJson } = await exchange();
     const read = parseLawnGeoJson(text);
     setSaid([
       t('plan.imported', { count: read.zones.length }),
@@ -64,7 +65,11 @@ export function ExchangePanel({
   return (
     <Card>
       <Words tone="second">{t('plan.fileLead')}</Words>
-      <FileButton label={t('plan.importFile')} accept=".geojson,.json" onText={take} />
+      <FileButton
+        label={t('plan.importFile')}
+        accept=".geojson,.json"
+        onText={(text) => void take(text)}
+      />
       {said.map((line) => (
         <Words key={line} role="status">
           {line}
@@ -79,13 +84,15 @@ export function ExchangePanel({
         onPress={() => {
           const place = { lat: origin.lat as number, lon: origin.lon as number };
           onChange({ origin: place });
-          saveFile(
-            `${lawn.name}.geojson`,
-            'application/geo+json',
-            JSON.stringify(
-              writeLawnGeoJson({ name: lawn.name, zones: plan.zones, origin: place }),
-              null,
-              2,
+          void exchange().then(({ writeLawnGeoJson }) =>
+            saveFile(
+              `${lawn.name}.geojson`,
+              'application/geo+json',
+              JSON.stringify(
+                writeLawnGeoJson({ name: lawn.name, zones: plan.zones, origin: place }),
+                null,
+                2,
+              ),
             ),
           );
         }}

@@ -1,5 +1,5 @@
 import { lawnBodySchema, type Customer } from '@alfombra/core';
-import { parseCustomersCsv, type ImportedProperty } from '@alfombra/core/exchange';
+import type { ImportedProperty } from '@alfombra/core/exchange';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -10,6 +10,7 @@ import { useFailureWords } from '@/api/useFailureWords';
 import { Button, Card, Failed, Field, Screen, Title, Words } from '@/ui';
 import { FileButton } from './FileButton';
 import { stationOf } from './stationOf';
+import { useExchange } from './useExchange';
 
 const EXAMPLE = 'customer,phone,property,upkeep,mows,pets';
 
@@ -26,10 +27,11 @@ export function ImportScreen() {
   const [taken, setTaken] = useState<number | null>(null);
   const [busy, setBusy] = useState(false);
   const [failure, setFailure] = useState<unknown>(null);
+  const formats = useExchange();
   const read =
-    text.trim() === ''
+    !formats || text.trim() === ''
       ? null
-      : parseCustomersCsv(
+      : formats.parseCustomersCsv(
           text,
           'transition',
           (lawns.data ?? []).map(({ name }) => name),

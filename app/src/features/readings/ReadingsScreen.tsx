@@ -11,7 +11,6 @@ import {
   type LocalDate,
   type SoilSample,
 } from '@alfombra/core';
-import { parseSoilReportCsv, writeSoilReportCsv } from '@alfombra/core/exchange';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -29,6 +28,7 @@ import {
 import { useFailureWords } from '@/api/useFailureWords';
 import { saveFile } from '@/features/plan/saveFile';
 import { FileButton } from '@/features/property/FileButton';
+import { exchange } from '@/features/property/useExchange';
 import {
   Button,
   Card,
@@ -313,7 +313,8 @@ function Samples({ lawn, zoneId, today }: { lawn: Lawn; zoneId: string; today: L
   const send = (sample: SoilSample) =>
     put.mutate({ id: sample.id, body: { ...bodyOf(sample), sentOn: today } });
   const waiting = samples.filter(({ report }) => !report);
-  const take = (text: string) => {
+  const take = async (text: string) => {
+    const { parseSoilReportCsv } = await exchange();
     const { reports, errors } = parseSoilReportCsv(
       text,
       waiting.map((sample) => sample.bagId),
@@ -410,7 +411,11 @@ function Samples({ lawn, zoneId, today }: { lawn: Lawn; zoneId: string; today: L
           </View>
         );
       })}
-      <FileButton label={t('readings.import')} accept=".csv,text/csv" onText={take} />
+      <FileButton
+        label={t('readings.import')}
+        accept=".csv,text/csv"
+        onText={(text) => void take(text)}
+      />
       {said.map((line) => (
         <Words key={line} role="status" size="note">
           {line}
@@ -420,7 +425,11 @@ function Samples({ lawn, zoneId, today }: { lawn: Lawn; zoneId: string; today: L
         kind="plain"
         label={t('readings.export')}
         disabled={reported.length === 0}
-        onPress={() => saveFile(`${lawn.name}-soil.csv`, 'text/csv', writeSoilReportCsv(reported))}
+        onPress={() =>
+          void exchange().then(({ writeSoilReportCsv }) =>
+            saveFile(`${lawn.name}-soil.csv`, 'text/csv', writeSoilReportCsv(reported)),
+          )
+        }
       />
     </Card>
   );
