@@ -147,5 +147,6 @@ describe('the demo company', () => {
       .send({ email: demoUsers[1]!.email, password: DEMO_PASSWORD })
       .expect(200);
     expect((await agent.get('/api/lawns')).body).toEqual(first);
-  });
+    // Two loads and two times forty seasons, beside the other suites.
+  }, 180_000);
 });
