@@ -46,6 +46,8 @@ try {
   await startServer({ reset: true });
   const context = await openBrowser(PHONE);
   const page = context.pages()[0] ?? (await context.newPage());
+  // tsx names the functions that are sent into the page; the page has no helper for that.
+  await page.addInitScript('globalThis.__name = (given) => given');
   await page.goto(`${ADDRESS}/lawns`);
   await page.getByTestId('email').fill('technician@alfombra.demo');
   await page.getByTestId('password').fill('woven-rug');
