@@ -79,9 +79,13 @@ try {
   const devtools = await context.newCDPSession(page);
   await devtools.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
   say('at rest, a quarter speed', await frames(page, () => page.waitForTimeout(2000)));
-  const circle = await page.locator('[data-testid="plan-canvas"] circle').nth(20).boundingBox();
-  if (!circle) throw new Error('the plan has no corner to drag');
-  const [x, y] = [circle.x + circle.width / 2, circle.y + circle.height / 2];
+  // The circle's right-hand corner: the plan is shown whole and the first zone is chosen.
+  const frame = await canvas.boundingBox();
+  const shape = await page
+    .locator('[data-testid="plan-canvas"] path[fill="#2F7F6D"]')
+    .boundingBox();
+  if (!frame || !shape) throw new Error('the plan has no shape to drag');
+  const [x, y] = [shape.x + shape.width, shape.y + shape.height / 2];
   say(
     'dragging, a quarter speed',
     await frames(page, async () => {

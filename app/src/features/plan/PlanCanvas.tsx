@@ -14,7 +14,31 @@ const GRID_FT = 10;
 const REACH_PX = 26;
 const TAP_PX = 6;
 const CROWDED_PX = 26;
+const DOT_PX = 5;
 const BOLD = 'AtkinsonHyperlegibleNext_700Bold';
+
+/** The chosen edges of an outline as one path: one node to repaint, however many corners there are. */
+const edgesPath = (
+  outline: readonly Point[],
+  at: (p: Point) => Point,
+  chosen: (edge: number) => boolean,
+): string =>
+  outline
+    .map((corner, index) => {
+      if (!chosen(index)) return '';
+      const [from, to] = [at(corner), at(outline[(index + 1) % outline.length] as Point)];
+      return `M${from.x.toFixed(1)} ${from.y.toFixed(1)}L${to.x.toFixed(1)} ${to.y.toFixed(1)}`;
+    })
+    .join('');
+
+/** Small dots for corners that stand too close for a handle. */
+const dotsPath = (corners: readonly Point[], at: (p: Point) => Point): string =>
+  corners
+    .map((corner) => {
+      const { x, y } = at(corner);
+      return `M${(x - DOT_PX).toFixed(1)} ${y.toFixed(1)}a${DOT_PX} ${DOT_PX} 0 1 0 ${2 * DOT_PX} 0a${DOT_PX} ${DOT_PX} 0 1 0 ${-2 * DOT_PX} 0`;
+    })
+    .join('');
 
 export interface PlanCanvasProps {
   plan: Plan;
@@ -163,23 +187,24 @@ export function PlanCanvas({
               const shape = entry.id === zoneId ? outline : entry.outline;
               return (
                 <G key={entry.id}>
-                  {shape.map((corner, index) => {
-                    const [from, to] = [at(corner), at(shape[(index + 1) % shape.length] as Point)];
-                    const assumed = entry.edges[index] === 'assumed';
-                    const chosen = entry.id === zoneId && index === edge;
-                    return (
-                      <Line
-                        key={index}
-                        x1={from.x}
-                        y1={from.y}
-                        x2={to.x}
-                        y2={to.y}
-                        stroke={assumed ? '#B9472F' : '#45382B'}
-                        strokeWidth={chosen ? 6 : assumed ? 3 : 2}
-                        {...(assumed ? { strokeDasharray: '7 5' } : {})}
-                      />
-                    );
-                  })}
+                  {(['confirmed', 'assumed'] as const).map((state) => (
+                    <Path
+                      key={state}
+                      d={edgesPath(shape, at, (index) => entry.edges[index] === state)}
+                      stroke={state === 'assumed' ? '#B9472F' : '#45382B'}
+                      strokeWidth={state === 'assumed' ? 3 : 2}
+                      {...(state === 'assumed' ? { strokeDasharray: '7 5' } : {})}
+                      fill="none"
+                    />
+                  ))}
+                  {entry.id === zoneId && edge !== null ? (
+                    <Path
+                      d={edgesPath(shape, at, (index) => index === edge)}
+                      stroke={entry.edges[edge] === 'assumed' ? '#B9472F' : '#45382B'}
+                      strokeWidth={6}
+                      fill="none"
+                    />
+                  ) : null}
                 </G>
               );
             })}
@@ -212,6 +237,19 @@ export function PlanCanvas({
             {plan.pins.map((pin) => (
               <PinMark key={pin.id} kind={pin.kind} x={at(pin.at).x} y={at(pin.at).y} />
             ))}
+            {drag && zone ? (
+              <Path
+                d={dotsPath(
+                  outline.filter(
+                    (_, index) => (lengths[index] as number) * view.scale <= CROWDED_PX,
+                  ),
+                  at,
+                )}
+                fill="#FBF8F1"
+                stroke="#241C15"
+                strokeWidth={2.5}
+              />
+            ) : null}
             {drag && zone
               ? outline.map((corner, index) => {
                   const { x, y } = at(corner);
@@ -219,6 +257,7 @@ export function PlanCanvas({
                   const length = lengths[index] as number;
                   // Corners closer than a handle are dots, so that a curve stays a curve.
                   const roomy = length * view.scale > CROWDED_PX;
+                  if (!roomy && moving?.corner !== index) return null;
                   return (
                     <G key={index}>
                       {length * view.scale > 44 ? (
@@ -246,7 +285,7 @@ export function PlanCanvas({
                       <Circle
                         cx={x}
                         cy={y}
-                        r={moving?.corner === index ? 15 : roomy ? 12 : 5}
+                        r={moving?.corner === index ? 15 : 12}
                         fill="#FBF8F1"
                         stroke="#241C15"
                         strokeWidth={2.5}
