@@ -1,18 +1,7 @@
-import { lawnBodySchema, type Lawn } from '@alfombra/core';
+import { testLawn } from '@/testdata/testLawn';
 import { usePlanStore } from './planStore';
 
-const lawn: Lawn = {
-  ...lawnBodySchema.parse({
-    name: '1 Test Street',
-    customer: 'Nobody',
-    region: 'north',
-    stationId: 'ridge',
-    upkeep: 'standard',
-    zones: [],
-  }),
-  id: 'lawn',
-  version: 1,
-};
+const lawn = testLawn();
 const store = () => usePlanStore.getState();
 const steps = () => usePlanStore.temporal.getState();
 

@@ -1,6 +1,7 @@
 export * from './Button';
 export * from './Card';
 export * from './Chip';
+export * from './Choices';
 export * from './Field';
 export * from './formatDay';
 export * from './formatNumber';

@@ -20,7 +20,7 @@ import { useDraft } from '@/state/useDraft';
 import {
   Button,
   Card,
-  Chip,
+  Choices,
   Failed,
   Field,
   Loading,
@@ -169,21 +169,13 @@ function Form({
     key: string,
     onChange: (next: Value) => void,
   ) => (
-    <View className="gap-1">
-      <Words size="note" weight="semi" tone="second">
-        {label}
-      </Words>
-      <View className="flex-row flex-wrap gap-2">
-        {options.map((option) => (
-          <Chip
-            key={option}
-            label={t(`property.${key}.${option}`)}
-            chosen={option === value}
-            onPress={() => onChange(option)}
-          />
-        ))}
-      </View>
-    </View>
+    <Choices
+      label={label}
+      value={value}
+      options={options}
+      nameOf={(option) => t(`property.${key}.${option}`)}
+      onChange={onChange}
+    />
   );
   const yesNo = (label: string, value: boolean | null, onChange: (next: boolean | null) => void) =>
     choice(

@@ -5,7 +5,6 @@ import {
   laboratoryDays,
   daysBetween,
   mainGrass,
-  seededRandom,
   TURF_WAVE,
   type Lawn,
   type LocalDate,
@@ -44,6 +43,7 @@ import {
   typedNumber,
   Words,
 } from '@/ui';
+import { standInProbe } from './standInProbe';
 
 /** Soil temperature, pH spots and soil samples of a lawn. */
 export function ReadingsScreen({ lawnId }: { lawnId: string }) {
@@ -122,13 +122,7 @@ function SoilTemperature({
   const kept = spots.filter(({ outlier }) => !outlier).map(({ valueF }) => valueF);
   const mean = kept.reduce((sum, value) => sum + value, 0) / Math.max(1, kept.length);
   const daily = badHour ? null : dailyMeanFromReading(mean, at, Number(depth), TURF_WAVE);
-  const probe = () => {
-    if (!weather) return;
-    const last = weather.days.slice(-5);
-    const air = last.reduce((sum, day) => sum + (day.tmaxF + day.tminF) / 2, 0) / last.length;
-    const random = seededRandom(today.split('').reduce((sum, c) => sum * 31 + c.charCodeAt(0), 7));
-    setText(Array.from({ length: 5 }, () => (air + 1 + (random() - 0.5) * 3).toFixed(1)).join(' '));
-  };
+  const probe = () => weather && setText(standInProbe(weather).join(' '));
   const save = () => {
     setTried(true);
     if (badValues || badHour) return;

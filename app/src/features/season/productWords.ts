@@ -85,7 +85,7 @@ export function areaDoubt(zone: Zone | undefined): AreaDoubt | null {
 }
 
 /** Under this share nobody measures a product more exactly anyway. */
-const WORTH_SAYING = 0.01;
+const WORTH_SAYING = 0.02;
 
 /** The amount at the ends of the area's interval. */
 export const doubtWords = (t: TFunction, line: ProductLine, { low, high }: AreaDoubt): string =>

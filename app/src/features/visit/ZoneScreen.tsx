@@ -22,6 +22,7 @@ import {
   Button,
   Card,
   Chip,
+  Choices,
   Failed,
   Field,
   Loading,
@@ -248,11 +249,11 @@ function Form({ lawn, zone, onBack }: { lawn: Lawn; zone: Zone; onBack: () => vo
         <View className="gap-4 lg:flex-1">
           <Card>
             <Title>{t('zone.site')}</Title>
-            <Choice
+            <Choices
               label={t('zone.irrigation')}
               value={draft.site.irrigated === null ? 'unseen' : draft.site.irrigated ? 'yes' : 'no'}
               options={['yes', 'no', 'unseen'] as const}
-              keyPrefix="zone.irrigated"
+              nameOf={(option) => t(`zone.irrigated.${option}`)}
               onChange={(value) =>
                 setSite({ irrigated: value === 'unseen' ? null : value === 'yes' })
               }
@@ -305,11 +306,11 @@ function Form({ lawn, zone, onBack }: { lawn: Lawn; zone: Zone; onBack: () => vo
               error={errors.probe}
               testID="probe-depth"
             />
-            <Choice
+            <Choices
               label={t('zone.stopLabel')}
               value={stop}
               options={PROBE_STOPS}
-              keyPrefix="zone.stop"
+              nameOf={(option) => t(`zone.stop.${option}`)}
               onChange={(next) => setSite({ probe: { depthIn: probeIn ?? 0, stop: next } })}
             />
             {probeIn !== null && !errors.probe ? (
@@ -331,39 +332,6 @@ const sunNote = (draft: Draft, main: GrassSlug): boolean => {
   return hours !== null && hours < grass(main).sunHours[0];
 };
 
-function Choice<Value extends string>({
-  label,
-  value,
-  options,
-  keyPrefix,
-  onChange,
-}: {
-  label: string;
-  value: Value | null;
-  options: readonly Value[];
-  keyPrefix: string;
-  onChange: (value: Value) => void;
-}) {
-  const { t } = useTranslation();
-  return (
-    <View className="gap-1">
-      <Words size="note" weight="semi" tone="second">
-        {label}
-      </Words>
-      <View className="flex-row flex-wrap gap-2">
-        {options.map((option) => (
-          <Chip
-            key={option}
-            label={t(`${keyPrefix}.${option}`)}
-            chosen={option === value}
-            onPress={() => onChange(option)}
-          />
-        ))}
-      </View>
-    </View>
-  );
-}
-
 const RIBBONS = [0, 0.5, 1.5, 2.5] as const;
 
 /** Soil texture between the fingers, step by step, or picked straight from the list. */
@@ -383,11 +351,11 @@ function Texture({
     <Card>
       <Title>{t('zone.texture')}</Title>
       <Words tone="second">{t('zone.textureLead')}</Words>
-      <Choice
+      <Choices
         label={t('zone.ball')}
         value={ball === null ? null : ball ? 'yes' : 'no'}
         options={['yes', 'no'] as const}
-        keyPrefix="property.yesNo"
+        nameOf={(option) => t(`property.yesNo.${option}`)}
         onChange={(next) => {
           setBall(next === 'yes');
           setRibbon(null);
@@ -396,11 +364,11 @@ function Texture({
         }}
       />
       {ball ? (
-        <Choice
+        <Choices
           label={t('zone.ribbon')}
           value={ribbon === null ? null : (String(ribbon) as '0')}
           options={RIBBONS.map((length) => String(length) as '0')}
-          keyPrefix="zone.ribbons"
+          nameOf={(option) => t(`zone.ribbons.${option}`)}
           onChange={(next) => {
             setRibbon(Number(next));
             if (Number(next) === 0) settle(0, 'gritty');
@@ -408,11 +376,11 @@ function Texture({
         />
       ) : null}
       {ball && ribbon ? (
-        <Choice
+        <Choices
           label={t('zone.grit')}
           value={null}
           options={['gritty', 'smooth', 'neither'] as const}
-          keyPrefix="zone.grits"
+          nameOf={(option) => t(`zone.grits.${option}`)}
           onChange={(grit) => settle(ribbon, grit)}
         />
       ) : null}

@@ -1,7 +1,6 @@
-import { lawnBodySchema } from '@alfombra/core';
+import { TEST_ZONE as ZONE, testLawn } from '@/testdata/testLawn';
 import { drawnWeeds, withDrawn } from './drawnWeeds';
 
-const ZONE = '0190a000-0000-7000-8000-000000000001';
 const patch = (n: number, plant: object, fields: object = {}) => ({
   id: `0190a000-0000-7000-8000-0000000000b${n}`,
   zoneId: ZONE,
@@ -14,28 +13,7 @@ const patch = (n: number, plant: object, fields: object = {}) => ({
   seenOn: '2026-04-08',
   ...fields,
 });
-const lawn = lawnBodySchema.parse({
-  name: '1 Test Street',
-  customer: 'Nobody',
-  region: 'north',
-  stationId: 'ridge',
-  upkeep: 'standard',
-  zones: [
-    {
-      id: ZONE,
-      name: 'Back',
-      outline: [
-        { x: 0, y: 0 },
-        { x: 50, y: 0 },
-        { x: 50, y: 20 },
-        { x: 0, y: 20 },
-      ],
-      edges: ['confirmed', 'confirmed', 'confirmed', 'confirmed'],
-      stand: [],
-      desired: ['tall-fescue'],
-      site: {},
-    },
-  ],
+const lawn = testLawn({
   weedPatches: [
     patch(1, { kind: 'weed', weed: 'dandelion' }),
     patch(2, { kind: 'weed', weed: 'dandelion' }, { lengthFt: 4 }),

@@ -160,6 +160,23 @@ describe('writes of a device', () => {
     expect(await signedOut.outbox.flush(OWNER)).toBe('signed-out');
     expect(await signedOut.outbox.list()).toHaveLength(1);
   });
+  it('kept while a flush is ending are sent by it', async () => {
+    let late: (() => Promise<unknown>) | null = null;
+    const { outbox, server } = await setUp(async (write, s) => {
+      const result = s.take(write);
+      const then = late;
+      late = null;
+      await then?.();
+      return result;
+    });
+    late = async () => {
+      await outbox.keep(note('b', { n: 2 }));
+      void outbox.flush(OWNER);
+    };
+    await outbox.keep(note('a', { n: 1 }));
+    expect(await outbox.flush(OWNER)).toBe('empty');
+    expect([...server.rows.keys()]).toEqual(['a', 'b']);
+  });
   it('flush once however often it is asked', async () => {
     const { outbox, server } = await setUp();
     await outbox.keep(note('a', { n: 1 }));

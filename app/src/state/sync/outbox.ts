@@ -42,6 +42,8 @@ export type FlushEnd = 'empty' | 'blocked' | 'unreachable' | 'signed-out';
  */
 export class Outbox {
   private flushing: Promise<FlushEnd> | null = null;
+  /** Somebody asked while a flush was on its way: a write kept at its very end must not be left. */
+  private askedAgain = false;
 
   constructor(private readonly options: OutboxOptions) {}
 
@@ -92,8 +94,19 @@ export class Outbox {
 
   /** Sends what is waiting, in order, until nothing is left or the network gives out. */
   flush(owner: string): Promise<FlushEnd> {
+    if (this.flushing) {
+      this.askedAgain = true;
+      return this.flushing;
+    }
     const exclusively = this.options.exclusively ?? ((work) => work());
-    this.flushing ??= exclusively(() => this.sendAll(owner)).finally(() => {
+    this.flushing = exclusively(async () => {
+      let end: FlushEnd;
+      do {
+        this.askedAgain = false;
+        end = await this.sendAll(owner);
+      } while (this.askedAgain && (end === 'empty' || end === 'blocked'));
+      return end;
+    }).finally(() => {
       this.flushing = null;
     });
     return this.flushing;

@@ -13,11 +13,14 @@ const LAST_RETRY_MS = 60_000;
 /** From this share of the storage on, the screen warns before it fails. */
 export const STORAGE_WARN = 0.9;
 
+type AcceptedListener = (write: PendingWrite, document: ServerDocument) => void;
+
 let opened: Promise<{ database: OutboxDatabase; outbox: Outbox }> | null = null;
 let owner: string | null = null;
 let retryMs = FIRST_RETRY_MS;
 let timer: ReturnType<typeof setTimeout> | undefined;
-let onAccepted: (write: PendingWrite, document: ServerDocument) => void = () => undefined;
+/** Who wants to hear of acknowledged writes. */
+const acceptedListeners = new Set<AcceptedListener>();
 let onSignedOut: () => void = () => undefined;
 
 /** One tab sends at a time, where the browser can say so. */
@@ -34,7 +37,8 @@ function open() {
       send: (write) => sendWrite(write, database),
       exclusively,
       onChange: (writes) => useOutboxStore.getState().set({ writes }),
-      onAccepted: (write, document) => onAccepted(write, document),
+      onAccepted: (write, document) =>
+        acceptedListeners.forEach((listener) => listener(write, document)),
     }),
   }));
   return opened;
@@ -43,11 +47,11 @@ function open() {
 /** Starts sending for a person, and again whenever the line may be back. */
 export async function startSync(
   person: string,
-  accepted: (write: PendingWrite, document: ServerDocument) => void,
+  accepted: AcceptedListener,
   signedOut: () => void,
 ): Promise<() => void> {
   owner = person;
-  onAccepted = accepted;
+  acceptedListeners.add(accepted);
   onSignedOut = signedOut;
   const { outbox } = await open();
   useOutboxStore.getState().set({ writes: await outbox.list() });
@@ -62,6 +66,7 @@ export async function startSync(
   again();
   return () => {
     owner = null;
+    acceptedListeners.delete(accepted);
     clearTimeout(timer);
     window.removeEventListener('online', again);
     document.removeEventListener('visibilitychange', seen);
@@ -104,16 +109,14 @@ export async function write(change: Omit<NewWrite, 'owner'>): Promise<ServerDocu
     }
     throw error;
   }
-  const before = onAccepted;
-  const heard = (accepted: PendingWrite, document: ServerDocument) => {
+  const hear: AcceptedListener = (accepted, document) => {
     if (accepted.kind === change.kind && accepted.id === change.id) answer = document;
-    before(accepted, document);
   };
-  onAccepted = heard;
+  acceptedListeners.add(hear);
   try {
     await Promise.race([sendNow(), new Promise((resolve) => setTimeout(resolve, PATIENCE_MS))]);
   } finally {
-    if (onAccepted === heard) onAccepted = before;
+    acceptedListeners.delete(hear);
   }
   const still = (await outbox.list()).find(({ seq }) => seq === kept.seq);
   if (still?.state === 'refused' && still.failure) {

@@ -1,0 +1,81 @@
+import { polygonArea, type Point } from '@alfombra/core';
+import { fireEvent, render, screen } from '@testing-library/react';
+import '@/i18n';
+import { usePreferenceStore } from '@/state/preferenceStore';
+import { TapeForm } from './TapeForm';
+
+function show(paced = false): Point[][] {
+  const shapes: Point[][] = [];
+  render(<TapeForm paced={paced} onOutline={(outline) => shapes.push(outline)} />);
+  return shapes;
+}
+const fill = (label: RegExp, value: string) =>
+  fireEvent.change(screen.getByLabelText(label, { selector: 'input' }), { target: { value } });
+const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
+
+beforeEach(() => {
+  usePreferenceStore.setState({ lengthUnit: 'ft', pace: { paces: '40', feet: '100' } });
+});
+
+it('gives the outline of a rectangle in feet', () => {
+  const shapes = show();
+  fill(/^Length/, '40');
+  fill(/^Width/, '25');
+  expect(screen.getByText('1,000 ft²')).toBeTruthy();
+  press('Use this shape');
+  expect(polygonArea(shapes[0]!)).toBe(1000);
+});
+
+it('takes metres, with a comma as well', () => {
+  const shapes = show();
+  press('Metres');
+  fill(/^Length/, '10');
+  fill(/^Width/, '2,5');
+  press('Use this shape');
+  // 25 m² are 269.1 ft² (international foot).
+  expect(polygonArea(shapes[0]!)).toBeCloseTo(269.1, 1);
+});
+
+it('turns paces into feet by the technician’s own count', () => {
+  const shapes = show(true);
+  fill(/^Length/, '20');
+  fill(/^Width/, '8');
+  press('Use this shape');
+  // 40 paces over 100 ft are 2.5 ft each: 50 by 20 ft.
+  expect(polygonArea(shapes[0]!)).toBeCloseTo(1000, 6);
+});
+
+it('says at the side why three sides make no triangle, and gives nothing', () => {
+  const shapes = show();
+  press('Three sides');
+  fill(/^First side/, '3');
+  fill(/^Second side/, '4');
+  fill(/^Third side/, '9');
+  press('Use this shape');
+  expect(screen.getByRole('alert').textContent).toMatch(/longer than the third/);
+  expect(shapes).toEqual([]);
+});
+
+it('reads offsets and wants an odd count for the curved rule', () => {
+  const shapes = show();
+  press('Offsets');
+  press('Curved (odd count)');
+  fill(/^Step/, '10');
+  fill(/^Offsets/, '8 14 19 22 20 15');
+  press('Use this shape');
+  expect(screen.getByRole('alert').textContent).toMatch(/odd count/);
+  fill(/^Offsets/, '8 14 19 22 20 15 9');
+  press('Use this shape');
+  // Simpson over six intervals of 10 ft, hand-computed.
+  expect(polygonArea(shapes[0]!)).toBeCloseTo(996.7, 1);
+});
+
+it('does not take a pacer without paces', () => {
+  const shapes = show(true);
+  fill(/^My paces/, '0');
+  fill(/^Length/, '20');
+  fill(/^Width/, '8');
+  press('Use this shape');
+  expect(screen.getAllByRole('alert').length).toBeGreaterThan(0);
+  expect(shapes).toEqual([]);
+});

@@ -1,0 +1,105 @@
+import { fireEvent, render, screen } from '@testing-library/react';
+import 'fake-indexeddb/auto';
+import '@/i18n';
+import { useOutboxStore } from '@/state/sync/outboxStore';
+import type { PendingWrite } from '@/state/sync/pendingWrite';
+import { TEST_LAWN } from '@/testdata/testLawn';
+import { SyncStrip } from './SyncStrip';
+
+jest.mock('@/api/queries', () => ({
+  useLawns: () => ({
+    data: [{ id: '0190a000-0000-7000-8000-00000000000b', name: '1 Test Street' }],
+  }),
+}));
+const settled: unknown[] = [];
+const discarded: number[] = [];
+jest.mock('@/state/sync/sync', () => ({
+  STORAGE_WARN: 0.9,
+  sendNow: () => Promise.resolve(),
+  settleConflict: (...given: unknown[]) => Promise.resolve(settled.push(given)),
+  discardWrite: (seq: number) => Promise.resolve(discarded.push(seq)),
+  retryWrite: () => Promise.resolve(),
+}));
+
+const pending = (fields: Partial<PendingWrite>): PendingWrite => ({
+  seq: 1,
+  writeId: 'w',
+  owner: 'me',
+  kind: 'lawn',
+  id: TEST_LAWN,
+  lawnId: null,
+  base: null,
+  baseVersion: 1,
+  body: { name: 'Mine' },
+  state: 'waiting',
+  tried: false,
+  conflict: null,
+  failure: null,
+  ...fields,
+});
+const show = (state: Partial<ReturnType<typeof useOutboxStore.getState>>) => {
+  useOutboxStore.setState({ writes: [], line: 'up', storage: null, takenAlong: 40, ...state });
+  render(<SyncStrip />);
+};
+const openSheet = () => fireEvent.click(screen.getByTestId('sync-strip'));
+
+it('is not there while nothing waits', () => {
+  show({});
+  expect(screen.queryByTestId('sync-strip')).toBeNull();
+});
+
+it('counts what waits and says that there is no line', () => {
+  show({ writes: [pending({}), pending({ seq: 2, kind: 'visit' })], line: 'down' });
+  expect(screen.getByRole('status').textContent).toBe('2 waiting to be sent · no connection');
+  openSheet();
+  expect(
+    screen.getByText('No connection. 40 lawns are on this phone; go on working.'),
+  ).toBeTruthy();
+  expect(screen.getByText('Lawn · 1 Test Street')).toBeTruthy();
+});
+
+it.each([
+  [0.89, null],
+  [0.93, 'this phone is nearly full'],
+])('with %s of its room used says %p', (storage, words) => {
+  show({ storage });
+  expect(screen.queryByRole('status')?.textContent ?? null).toBe(words);
+});
+
+it('puts a conflict to the technician and wants an answer for each place', () => {
+  show({
+    writes: [
+      pending({
+        state: 'conflict',
+        conflict: {
+          theirs: { name: 'Theirs' },
+          version: 2,
+          merged: { name: 'Theirs' },
+          conflicts: [{ path: ['name'], base: 'Old', mine: 'Mine', theirs: 'Theirs' }],
+        },
+      }),
+    ],
+  });
+  expect(screen.getByRole('status').textContent).toBe('1 needs you');
+  openSheet();
+  const keep = screen.getByTestId('settle');
+  expect(keep.getAttribute('aria-disabled')).toBe('true');
+  fireEvent.click(screen.getByRole('button', { name: 'Mine: Mine' }));
+  fireEvent.click(screen.getByTestId('settle'));
+  expect(settled).toEqual([[1, ['mine']]]);
+});
+
+it('says why the server refuses and lets go only on a word', () => {
+  show({
+    writes: [
+      pending({
+        state: 'refused',
+        failure: { code: 'bad-input', message: 'give the lawn a name', path: ['name'] },
+      }),
+    ],
+  });
+  openSheet();
+  expect(screen.getByText('The server does not take it. name: give the lawn a name')).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'Let it go' }));
+  expect(discarded).toEqual([1]);
+});
