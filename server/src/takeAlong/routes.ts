@@ -2,6 +2,7 @@ import {
   judgeRecord,
   type ApplicationRecordBody,
   type Company,
+  type CustomerBody,
   type LawnFile,
   type ReadingBody,
   type SoilSampleBody,
@@ -13,7 +14,6 @@ import { Router } from 'express';
 import type { CompanyService } from '../companies/service';
 import { presentCustomer } from '../customers/routes';
 import type { DocumentStore } from '../documents/store';
-import type { CustomerBody } from '@alfombra/core';
 import { whoIs } from '../http/whoIs';
 import { byLawn, presentLawn, type LawnService } from '../lawns/service';
 import type { PhotoService } from '../photos/service';
@@ -69,6 +69,7 @@ async function takeAlong(parts: TakeAlongParts, company: Company): Promise<TakeA
     id,
     version,
   });
+  // Not through each resource's own `present`: that would ask the database again for every row.
   const files: LawnFile[] = await Promise.all(
     lawns.map(async (lawn) => {
       const done = (records.get(lawn.id) ?? []).map(plain);
