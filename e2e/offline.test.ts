@@ -6,7 +6,7 @@ import assert from 'node:assert/strict';
 import { after, before, describe, it } from 'node:test';
 import { setTimeout as wait } from 'node:timers/promises';
 import type { BrowserContext, Page } from 'playwright-core';
-import { openBrowser, PHONE } from './browser.ts';
+import { closeBrowsers, openBrowser, PHONE } from './browser.ts';
 import { ADDRESS, clearServer, startServer, stopServer } from './testServer.ts';
 
 const LAWN = '/lawns/0190de02-0000-7000-8000-000000000001';
@@ -92,7 +92,7 @@ describe('without a signal', { concurrency: 1 }, () => {
     page = context.pages()[0] ?? (await context.newPage());
   });
   after(async () => {
-    await context?.close();
+    await closeBrowsers();
     await clearServer();
   });
 
@@ -197,6 +197,23 @@ describe('without a signal', { concurrency: 1 }, () => {
     assert.equal(await pending(page), 0);
     assert.equal((await lawnOnServer(theirs)).name, 'Mine');
     await other.close();
+  });
+
+  it('warns before the device is full, and is quiet again when there is room', async () => {
+    const devtools = await context.newCDPSession(page);
+    const usage = await page.evaluate(async () => (await navigator.storage.estimate()).usage ?? 0);
+    const quota = (quotaSize: number | undefined) =>
+      devtools.send('Storage.overrideQuotaForOrigin', {
+        origin: ADDRESS,
+        ...(quotaSize === undefined ? {} : { quotaSize }),
+      });
+    await quota(Math.round(usage * 1.05));
+    await page.goto(`${ADDRESS}/lawns`);
+    await page.getByText('nearly full').waitFor();
+    await quota(undefined);
+    await page.goto(`${ADDRESS}/lawns`);
+    await page.getByTestId('search').waitFor();
+    await page.getByText('nearly full').waitFor({ state: 'detached' });
   });
 
   it('sends a photo in pieces through a line that breaks', async () => {

@@ -58,13 +58,26 @@ try {
     await take(page, `plan-${size}`);
     await walk(page);
     await take(page, `walk-${size}`);
+    if (size === 'phone') {
+      await page.getByTestId('decide').click();
+      await page.getByTestId('confirm-chinch-bug').click();
+      await page.getByTestId('options').scrollIntoViewIfNeeded();
+      await take(page, 'decide-phone');
+      await page.goto(`${ADDRESS}/guide/practice`);
+      await page.getByTestId('look-k-pat-uniform').click();
+      await page.getByTestId('look-k-pat-patches').click();
+      await page.getByTestId('practice-open-decide').click();
+      await page.getByRole('button', { name: 'Cannot tell yet' }).click();
+      await page.getByTestId('debrief').waitFor();
+      await take(page, 'practice-phone');
+    }
     await page.goto(`${ADDRESS}${LARKSPUR}/season`);
     await page.getByTestId('step-prevent').waitFor();
     await take(page, `season-${size}`);
     await page.getByTestId('mix-prevent').first().click();
     await page.getByTestId('mix-card').waitFor();
-    await take(page, `mix-card-${size}`);
     if (size === 'phone') {
+      await take(page, 'mix-card-phone');
       await page.getByTestId('record-it').click();
       await page.getByTestId('amount-0').fill('5');
       await page.getByTestId('finding-rate-over-label').scrollIntoViewIfNeeded();

@@ -5,7 +5,7 @@
 import assert from 'node:assert/strict';
 import { after, before, describe, it } from 'node:test';
 import type { BrowserContext, Page } from 'playwright-core';
-import { openBrowser, PHONE, WIDE } from './browser.ts';
+import { closeBrowsers, openBrowser, PHONE, WIDE } from './browser.ts';
 import { ADDRESS, clearServer, startServer } from './testServer.ts';
 
 const PATIENCE_MS = 20_000;
@@ -35,7 +35,7 @@ for (const [size, viewport] of [
       await id('search').waitFor();
     });
     after(async () => {
-      await context?.close();
+      await closeBrowsers();
       await clearServer();
     });
 

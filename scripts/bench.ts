@@ -22,6 +22,7 @@ import {
 import { identify, type KeyInput } from '@alfombra/core/key';
 import { moveCorner, snapPoint, zoneOverlaps } from '@alfombra/core/measuring';
 import { lawnSeason } from '@alfombra/core/planning';
+import { askUntil, drawCase } from '@alfombra/core/walking';
 
 const TODAY = localDate('2026-04-08');
 const WARMUP = 30;
@@ -214,3 +215,35 @@ const all = { msEach: performance.now() - start, runs: 1 };
 const base = performance.now();
 for (const lawn of many) copy(lawn)();
 report('500 lawns’ seasons', all, { msEach: performance.now() - base, runs: 1 });
+
+// How well calibrated the diagnosis is on cases drawn from its own model, and what asking well saves.
+const DRAWN = 200;
+const runs = Array.from({ length: DRAWN }, (_, seed) => {
+  const drawn = drawCase(seed + 1);
+  return { drawn, gain: askUntil(drawn, 'gain'), fixed: askUntil(drawn, 'fixed') };
+});
+console.log(`\n${DRAWN} drawn cases, asked until one cause stands at 80 %:`);
+for (const order of ['gain', 'fixed'] as const) {
+  const own = runs.map((run) => ({ ...run[order], right: run[order].top === run.drawn.cause }));
+  const brier = own.reduce((sum, { p, right }) => sum + (p - (right ? 1 : 0)) ** 2, 0) / DRAWN;
+  const seconds = own.reduce((sum, run) => sum + run.seconds, 0) / DRAWN;
+  console.log(
+    `  ${order.padEnd(6)} ${seconds.toFixed(0)} s and ${(own.reduce((sum, run) => sum + run.asked.length, 0) / DRAWN).toFixed(1)} answers a case, settled ${((100 * own.filter(({ settled }) => settled).length) / DRAWN).toFixed(0)} %, right ${((100 * own.filter(({ right }) => right).length) / DRAWN).toFixed(0)} %, Brier ${brier.toFixed(3)}`,
+  );
+}
+const spent = (order: 'gain' | 'fixed') => runs.reduce((sum, run) => sum + run[order].seconds, 0);
+console.log(`  seconds, gain to fixed: ${(spent('gain') / spent('fixed')).toFixed(2)}`);
+console.log('  reliability of the leading cause (asked by gain):');
+for (const [low, high] of [
+  [0, 0.5],
+  [0.5, 0.7],
+  [0.7, 0.85],
+  [0.85, 1.001],
+] as const) {
+  const bin = runs.filter(({ gain }) => gain.p >= low && gain.p < high);
+  const mean = bin.reduce((sum, { gain }) => sum + gain.p, 0) / Math.max(1, bin.length);
+  const hit = bin.filter(({ gain, drawn }) => gain.top === drawn.cause).length;
+  console.log(
+    `    ${low.toFixed(2)}-${Math.min(1, high).toFixed(2)}  ${String(bin.length).padStart(4)} cases, said ${(100 * mean).toFixed(0)} %, was right ${((100 * hit) / Math.max(1, bin.length)).toFixed(0)} %`,
+  );
+}

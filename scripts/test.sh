@@ -12,7 +12,7 @@ bash scripts/install.sh npm && bash scripts/install.sh apt mariadb-server mariad
 step "check"
 bash scripts/check.sh; echo $? >"$out/check"
 step "unit and server tests"
-npx --no -- jest --ci --json --outputFile="$out/jest.json" --silent=false 2>&1 | grep -vE '^\s*(at |npm warn)' | tail -n 60
+npx --no -- jest --ci --maxWorkers=2 --json --outputFile="$out/jest.json" --silent=false 2>&1 | grep -vE '^\s*(at |npm warn)' | tail -n 60
 step "web app"
 bash scripts/build-web.sh; echo $? >"$out/build"
 step "the story in the browser"

@@ -4,3 +4,5 @@ export * from './knowledge/efficacy';
 export * from './program/chooseMix';
 export * from './program/lawnSeason';
 export * from './program/planSeason';
+export * from './weather/lawnRisk';
+export * from './program/scouting';

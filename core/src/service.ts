@@ -2,3 +2,5 @@
 export * from './contract/commands';
 export * from './contract/openApi';
 export * from './formats';
+export * from './weather/lawnRisk';
+export * from './program/scouting';

@@ -219,6 +219,8 @@ function overlaySummaries(
         due: [],
         next: null,
         clashes: 0,
+        scout: [],
+        sightings: [],
         followUps: [],
         grasses: [],
       }),

@@ -8,14 +8,14 @@ import {
   signs,
   weeds,
 } from '@alfombra/core';
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { execSync } from 'node:child_process';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { keyCharacters, keyTaxa } from '@alfombra/core/key';
 import { catalogs } from '.';
-import keyWords from './en/key.json';
+import { deepWords } from './deepWords';
 
-const english = { ...catalogs.en.translation, key: keyWords } as unknown as Record<string, unknown>;
+const english = { ...catalogs.en.translation, ...deepWords } as unknown as Record<string, unknown>;
 
 /** The words under a dotted key; plural keys count when both forms are there. */
 function has(key: string): boolean {
@@ -129,5 +129,40 @@ describe('the source and the catalog agree', () => {
         ),
       );
     expect(bare).toEqual([]);
+  });
+});
+
+describe('the first screens', () => {
+  const root = join(__dirname, '..');
+  const fileOf = (from: string, name: string): string | undefined => {
+    const path = name.startsWith('@/') ? join(root, name.slice(2)) : join(dirname(from), name);
+    return ['.ts', '.tsx', '/index.ts', '/index.tsx']
+      .map((end) => `${path}${end}`)
+      .find((candidate) => existsSync(candidate));
+  };
+  const reached = new Set<string>();
+  const reach = (file: string): void => {
+    if (reached.has(file)) return;
+    reached.add(file);
+    for (const [statement, name] of readFileSync(file, 'utf8').matchAll(
+      /^(?:import|export)\b[^;]*?'([@.]\/?[^']+)';/gm,
+    )) {
+      const next = statement.startsWith('import type') ? undefined : fileOf(file, name!);
+      if (next) reach(next);
+    }
+  };
+  execSync(`find ${join(root, 'app')} -name '*.tsx'`, { encoding: 'utf8' })
+    .trim()
+    .split('\n')
+    .forEach(reach);
+
+  it('use words of the first catalog only, for the others come with a later chunk', () => {
+    expect([...reached].filter((file) => file.includes('deepScreens'))).toEqual([]);
+    expect(reached.size).toBeGreaterThan(60);
+    const deep = new RegExp(`['"\`](?:${Object.keys(deepWords).join('|')})\\.[A-Za-z$]`, 'g');
+    const asked = [...reached].flatMap((file) =>
+      [...readFileSync(file, 'utf8').matchAll(deep)].map(([key]) => `${file}: ${key}`),
+    );
+    expect(asked).toEqual([]);
   });
 });

@@ -1,4 +1,5 @@
 import type { Answers, CountTestInput, Decision } from '@alfombra/core';
+import type { FieldTestInput } from '@alfombra/core/walking';
 import { v7 as uuid } from 'uuid';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
@@ -21,6 +22,7 @@ export interface WalkDraft {
   tab: WalkTab;
   answers: Answers;
   tests: CountTestInput[];
+  fieldTests: FieldTestInput[];
   decision: Decision | null;
   /** `null` until the weeds page has been opened. */
   weeds: WeedDraft[] | null;
@@ -39,6 +41,10 @@ interface WalkState {
   answer: (lawnId: string, sign: string, value: boolean | 'unsure' | null) => void;
   putTest: (lawnId: string, test: CountTestInput) => void;
   dropTest: (lawnId: string, test: CountTestInput['test']) => void;
+  /** Keeps a field test's readings and lets it answer its signs. */
+  putFieldTest: (lawnId: string, test: FieldTestInput, answers: Answers) => void;
+  /** Takes a field test out with the answers it gave. */
+  dropFieldTest: (lawnId: string, test: string, signs: readonly string[]) => void;
   finish: (lawnId: string) => void;
 }
 
@@ -49,6 +55,7 @@ const fresh = (zoneId: string, patchId: string | null, visitId: string): WalkDra
   tab: 'kerb',
   answers: {},
   tests: [],
+  fieldTests: [],
   decision: null,
   weeds: null,
 });
@@ -93,6 +100,18 @@ export const useWalkStore = create<WalkState>()(
           })),
         dropTest: (lawnId, slug) =>
           update(lawnId, ({ tests }) => ({ tests: tests.filter(({ test }) => test !== slug) })),
+        putFieldTest: (lawnId, test, given) =>
+          update(lawnId, ({ fieldTests, answers }) => ({
+            fieldTests: [...fieldTests.filter((other) => other.test !== test.test), test],
+            answers: { ...answers, ...given },
+          })),
+        dropFieldTest: (lawnId, slug, signs) =>
+          update(lawnId, ({ fieldTests, answers }) => ({
+            fieldTests: fieldTests.filter(({ test }) => test !== slug),
+            answers: Object.fromEntries(
+              Object.entries(answers).filter(([sign]) => !signs.includes(sign)),
+            ),
+          })),
         finish: (lawnId) =>
           set(({ walks }) => {
             const rest = { ...walks };
@@ -101,6 +120,22 @@ export const useWalkStore = create<WalkState>()(
           }),
       };
     },
-    { name: 'alfombra-walks', version: 1 },
+    {
+      name: 'alfombra-walks',
+      version: 2,
+      // A walk kept by an earlier version has no field tests yet.
+      migrate: (kept) => {
+        const state = kept as Pick<WalkState, 'walks' | 'visits'>;
+        return {
+          ...state,
+          walks: Object.fromEntries(
+            Object.entries(state.walks).map(([lawnId, walk]) => [
+              lawnId,
+              { ...walk, fieldTests: walk.fieldTests ?? [] },
+            ]),
+          ),
+        };
+      },
+    },
   ),
 );

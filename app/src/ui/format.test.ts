@@ -1,4 +1,4 @@
-import '@/i18n';
+import '@/i18n/deepWords';
 import { daySpan, fullDay, shortDay } from './formatDay';
 import { percent, rate, typedNumber } from './formatNumber';
 

@@ -155,6 +155,19 @@ export const lawnSummarySchema = z.object({
     })
     .nullable(),
   clashes: z.number().int(),
+  /** What to look for here this week, the most pressing first. */
+  scout: z
+    .array(
+      z.object({
+        problem: z.string(),
+        class: z.enum(['low', 'watch', 'warn']),
+        reasons: z.array(z.enum(['sighted', 'last-year', 'showpiece'])),
+        score: z.number(),
+      }),
+    )
+    .default([]),
+  /** What colleagues confirmed at this lawn's station lately. */
+  sightings: z.array(z.object({ problem: z.string(), on: localDateSchema })).default([]),
   archived: z.boolean(),
   customerId: z.uuid().nullable(),
   /** What waits for a person: patches and plants to look at again, questions, reports overdue. */

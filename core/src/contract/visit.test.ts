@@ -1,5 +1,12 @@
 import { localDate } from '../units';
-import { findingsOf, visitBodySchema, type Look, type VisitBody } from './visit';
+import {
+  findingsOf,
+  samplesOut,
+  visitBodySchema,
+  withLaboratoryResult,
+  type Look,
+  type VisitBody,
+} from './visit';
 
 const ZONE = '0190a000-0000-7000-8000-000000000001';
 const OTHER = '0190a000-0000-7000-8000-000000000002';
@@ -9,6 +16,7 @@ const look = (fields: Partial<Look> = {}): Look => ({
   patchId: null,
   answers: {},
   tests: [],
+  fieldTests: [],
   leading: [],
   decision: null,
   weeds: [],
@@ -80,7 +88,7 @@ describe('what the season is planned on', () => {
     const decided = (decision: Look['decision']) =>
       findingsOf([visit('a', '2026-03-01', look({ decision }))])[0];
     const day = localDate('2026-04-20');
-    expect(decided({ kind: 'cannot-tell', lookAgainOn: day })).toEqual({
+    expect(decided({ kind: 'cannot-tell', lookAgainOn: day, sample: null })).toEqual({
       zoneId: ZONE,
       weeds: [],
       lookAgainOn: day,
@@ -89,7 +97,9 @@ describe('what the season is planned on', () => {
       lookAgainOn: day,
       cause: 'chinch-bug',
     });
-    expect(decided({ kind: 'cause', cause: 'chinch-bug' })).not.toHaveProperty('lookAgainOn');
+    expect(
+      decided({ kind: 'cause', cause: 'chinch-bug', option: null, by: 'look', lookAgainOn: null }),
+    ).not.toHaveProperty('lookAgainOn');
   });
 });
 
@@ -114,7 +124,19 @@ describe('a visit that is not good', () => {
     ],
     [
       'an unknown cause',
-      { looks: [look({ decision: { kind: 'cause', cause: 'gnomes' } })] },
+      {
+        looks: [
+          look({
+            decision: {
+              kind: 'cause',
+              cause: 'gnomes',
+              option: null,
+              by: 'look',
+              lookAgainOn: null,
+            },
+          }),
+        ],
+      },
       'looks.0.decision.cause',
     ],
     [
@@ -124,5 +146,38 @@ describe('a visit that is not good', () => {
     ],
   ])('points at %s', (_, change, path) => {
     expect(paths({ ...good, ...change })).toEqual([path]);
+  });
+});
+
+describe('a plant sample', () => {
+  const sample = { sentOn: localDate('2026-04-02'), to: 'the clinic' };
+  const doubtful = look({
+    decision: { kind: 'cannot-tell', lookAgainOn: localDate('2026-04-09'), sample },
+  });
+  const first = visit('0190a000-0000-7000-8000-0000000000a1', '2026-04-02', look(), doubtful);
+
+  it('is out until its result has come', () => {
+    expect(samplesOut([first])).toEqual([{ visit: first, look: 1, ...sample }]);
+    expect(samplesOut([withLaboratoryResult(first, 1, 'take-all-root-rot')])).toEqual([]);
+  });
+  it('turns its look into a finding of the laboratory, and leaves the others', () => {
+    const answered = withLaboratoryResult(first, 1, 'take-all-root-rot');
+    expect(answered.looks[0]).toEqual(first.looks[0]);
+    expect(answered.looks[1]!.decision).toMatchObject({
+      kind: 'cause',
+      cause: 'take-all-root-rot',
+      by: 'laboratory',
+    });
+    expect(findingsOf([answered])[0]).toMatchObject({ cause: 'take-all-root-rot' });
+    expect(findingsOf([first])[0]).toMatchObject({ lookAgainOn: '2026-04-09' });
+  });
+  it('needs somewhere it was sent', () => {
+    const nowhere = {
+      ...doubtful,
+      decision: { ...doubtful.decision, sample: { ...sample, to: ' ' } },
+    };
+    const { id: _id, ...body } = first;
+    const issues = visitBodySchema.safeParse({ ...body, looks: [nowhere] }).error?.issues;
+    expect(issues?.map(({ path }) => path.join('.'))).toContain('looks.0.decision.sample.to');
   });
 });

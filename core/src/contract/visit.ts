@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { cause } from '../knowledge';
 import { answersSchema, countTestInputSchema } from '../diagnosis';
+import { fieldTestInputSchema } from '../diagnosis/fieldTests';
 import { weedFindingSchema, zoneFindingSchema, type ZoneFinding } from '../program';
 import { localDateSchema } from '../weather';
 
@@ -9,8 +10,28 @@ export const decisionSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('cause'),
     cause: z.string().refine((slug) => cause(slug) !== undefined, 'unknown cause'),
+    /** What is done about it, of the options that the rules allowed. */
+    option: z
+      .enum(['leave', 'fix', 'treat', 'prevent', 'repair', 'renovate', 'lab'])
+      .nullable()
+      .default(null),
+    /** Who says so: the technician on the walk, or the laboratory afterwards. */
+    by: z.enum(['look', 'laboratory']).default('look'),
+    /** The first follow-up of that option. */
+    lookAgainOn: localDateSchema.nullable().default(null),
   }),
-  z.object({ kind: z.literal('cannot-tell'), lookAgainOn: localDateSchema }),
+  z.object({
+    kind: z.literal('cannot-tell'),
+    lookAgainOn: localDateSchema,
+    /** A sample that was sent to a plant laboratory, and to which. */
+    sample: z
+      .object({
+        sentOn: localDateSchema,
+        to: z.string().trim().min(1, 'say where it was sent').max(80),
+      })
+      .nullable()
+      .default(null),
+  }),
   z.object({
     kind: z.literal('leave'),
     cause: z.string().nullable(),
@@ -25,6 +46,8 @@ export const lookSchema = z.object({
   patchId: z.uuid().nullable(),
   answers: answersSchema,
   tests: z.array(countTestInputSchema),
+  /** Field tests as they were read; their answers are among `answers`. */
+  fieldTests: z.array(fieldTestInputSchema).default([]),
   /** The three leading causes as the screen showed them when the decision was taken. */
   leading: z.array(z.object({ cause: z.string(), p: z.number() })).max(3),
   decision: decisionSchema.nullable(),
@@ -67,7 +90,7 @@ export function findingsOf(visits: readonly (VisitBody & { id: string })[]): Zon
           growing: look.weeds.length > 0 ? false : finding.growing,
         }));
       const decision = look.decision;
-      const lookAgainOn = decision && decision.kind !== 'cause' ? decision.lookAgainOn : undefined;
+      const lookAgainOn = decision?.lookAgainOn;
       const decided = decision && decision.kind !== 'cannot-tell' ? decision.cause : null;
       byZone.set(look.zoneId, {
         zoneId: look.zoneId,
@@ -80,3 +103,40 @@ export function findingsOf(visits: readonly (VisitBody & { id: string })[]): Zon
   }
   return [...byZone.values()];
 }
+
+/** Looks that could not tell and whose sample is still out, the oldest first. */
+export const samplesOut = <Row extends Pick<VisitBody, 'date' | 'looks'>>(
+  visits: readonly Row[],
+): { visit: Row; look: number; sentOn: string; to: string }[] =>
+  visits
+    .flatMap((visit) =>
+      visit.looks.flatMap(({ decision }, look) =>
+        decision?.kind === 'cannot-tell' && decision.sample
+          ? [{ visit, look, ...decision.sample }]
+          : [],
+      ),
+    )
+    .sort((a, b) => (a.sentOn < b.sentOn ? -1 : 1));
+
+/** A visit in which the laboratory has answered for one look. */
+export const withLaboratoryResult = <Row extends Pick<VisitBody, 'looks'>>(
+  visit: Row,
+  look: number,
+  found: string,
+): Row => ({
+  ...visit,
+  looks: visit.looks.map((entry, index) =>
+    index === look
+      ? {
+          ...entry,
+          decision: {
+            kind: 'cause' as const,
+            cause: found,
+            option: null,
+            by: 'laboratory' as const,
+            lookAgainOn: null,
+          },
+        }
+      : entry,
+  ),
+});

@@ -33,8 +33,9 @@ export interface CountVerdict {
   verdict: 'treat' | 'treat-if-spreading' | 'below' | 'sample-more';
 }
 
-/** Area of one sampler, ft²: a ring by its inside diameter, a frame as it is. */
-export function samplerArea(test: CountTest, sampler: number): number {
+/** Area of one sampler, ft²: a ring by its inside diameter, a flap by its side, a frame as it is. */
+export function samplerArea(test: CountTest, sampler: number, square = false): number {
+  if (square) return sampler ** 2 / SQUARE_INCHES_PER_SQUARE_FOOT;
   return test.sampler === 'diameter'
     ? (Math.PI * (sampler / 2) ** 2) / SQUARE_INCHES_PER_SQUARE_FOOT
     : sampler;
@@ -84,7 +85,7 @@ export function countTestVerdict(
   const test = countTests.find((entry) => entry.slug === input.test) as CountTest;
   const subject = input.subject ?? (test.subjects[0] as string);
   const threshold = thresholdFor(test, subject, input.situation, stand);
-  const area = samplerArea(test, input.sampler);
+  const area = samplerArea(test, input.sampler, input.square);
   const samples = input.counts.length;
   const total = input.counts.reduce((sum, count) => sum + count, 0);
   const factor = 1 / area;

@@ -28,6 +28,8 @@ export const countTestInputSchema = z.object({
   test: z.enum(['chinch-float', 'grub-lift', 'soap-flush-caterpillar', 'soap-flush-mole-cricket']),
   /** Ring diameter in inches or frame area in ft², as the test asks. */
   sampler: z.number().positive('the sampler has a size above 0'),
+  /** A square flap instead of a round cutter: `sampler` is then its side, in. */
+  square: z.boolean().optional(),
   counts: z
     .array(z.number().int('count whole insects').min(0, 'a count is 0 or more'))
     .min(1, 'enter at least one count'),

@@ -1,5 +1,5 @@
 import { coverRule, grass, type GrassSlug } from '../knowledge';
-import { wilsonInterval } from './wilson';
+import { wilsonInterval } from '../lawn';
 
 export type CoverDecision = 'enough' | 'overseed' | 'renovate' | 'count-more';
 

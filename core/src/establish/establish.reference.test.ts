@@ -1,5 +1,6 @@
 /** Wilson 1927 intervals of point counts, the 50 % rule (common practice) and seed arithmetic. */
-import { coverDecision, seedRate, wilsonInterval } from '.';
+import { wilsonInterval } from '../lawn';
+import { coverDecision, seedRate } from '.';
 
 describe('Wilson interval, 95 %', () => {
   it.each([

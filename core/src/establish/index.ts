@@ -1,3 +1,2 @@
 export * from './coverDecision';
 export * from './seedRate';
-export * from './wilson';

@@ -72,7 +72,8 @@ export function snapPoint(
   return best;
 }
 
-function closestOnEdge(point: Point, a: Point, b: Point): Point {
+/** The place on the edge from `a` to `b` that is closest to a point, all in one unit of length. */
+export function closestOnEdge(point: Point, a: Point, b: Point): Point {
   const [dx, dy] = [b.x - a.x, b.y - a.y];
   const length2 = dx * dx + dy * dy;
   if (length2 === 0) return a;

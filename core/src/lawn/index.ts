@@ -3,4 +3,5 @@ export * from './areaInterval';
 export * from './localPlane';
 export * from './siteVerdicts';
 export * from './stand';
+export * from './wilson';
 export * from './zone';

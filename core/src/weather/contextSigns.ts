@@ -1,4 +1,8 @@
-import type { DailyWeather } from './dailyWeather';
+import { meanAir, type DailyWeather } from './dailyWeather';
+import { dampnessOf } from './riskModels';
+
+const mean = (values: readonly number[]) =>
+  values.reduce((sum, value) => sum + value, 0) / values.length;
 
 /**
  * Signs of the `context` posture that the weather record answers by itself. Irrigation counts as
@@ -21,11 +25,21 @@ export function contextSigns(
     if (!dry) answers['c-dry'] = false;
     else if (irrigated === false) answers['c-dry'] = true;
   }
+  if (days.length >= 4) {
+    const nights = last(4).map((day) => ({ lowF: day.tminF, humid: dampnessOf(day)?.humidHours }));
+    const warm = nights.filter(({ lowF }) => lowF >= 68);
+    if (warm.length < 2) answers['c-warm-night'] = false;
+    else if (warm.every(({ humid }) => humid !== undefined)) {
+      answers['c-warm-night'] = warm.filter(({ humid }) => humid! >= 10).length >= 2;
+    }
+  }
   if (days.length >= 7) {
-    answers['c-rain'] = rain(7) > 2 || last(7).filter((day) => day.rainIn >= 0.1).length >= 5;
+    const wet = last(7).filter((day) => day.rainIn >= 0.05).length;
+    const air = mean(last(7).map(meanAir));
+    const humidity = last(7).flatMap(({ rhPct }) => (rhPct === undefined ? [] : [rhPct]));
+    answers['c-rain'] = rain(7) > 2 || wet >= 5;
     answers['c-coolwet'] =
-      last(7).every((day) => day.tmaxF <= 65 && day.tminF >= 33) &&
-      last(7).filter((day) => day.rainIn >= 0.05).length >= 4;
+      air >= 40 && air <= 65 && (wet >= 4 || (humidity.length === 7 && mean(humidity) >= 85));
   }
   if (days.length >= 21) answers['c-frost'] = last(21).some((day) => day.tminF < 30);
   return answers;

@@ -452,6 +452,7 @@ function build(spec: LawnSpec, index: number): DemoLawn {
       patchId: null,
       answers: {},
       tests: [],
+      fieldTests: [],
       leading: [],
       decision: null,
       weeds: weeds.map(([weed, cover, growing = true]) => ({

@@ -288,6 +288,7 @@ function build(number: number): DemoLawn {
       patchId: null,
       answers: {},
       tests: [],
+      fieldTests: [],
       leading: [],
       decision: null,
       weeds: weeds.map(([weed, cover, growing = true]) => ({ weed, cover, growing })),

@@ -157,3 +157,38 @@ describe('what is due', () => {
     expect(kinds).toContain('prevent');
   });
 });
+
+describe('what colleagues saw', () => {
+  it('reaches the other lawns of the station, and goes after three weeks', async () => {
+    const { agent } = await signedInCompany(server);
+    const seenAt = await lawnOf(agent);
+    const other = await lawnOf(agent);
+    const found = (date: string, cause: string) =>
+      agent
+        .put(`/api/visits/${randomUUID()}`)
+        .send({
+          lawnId: seenAt.id,
+          date,
+          technician: 'Test Person',
+          version: 0,
+          looks: [
+            {
+              zoneId: seenAt.body.zones[0]!.id,
+              patchId: null,
+              answers: {},
+              tests: [],
+              leading: [],
+              decision: { kind: 'cause', cause },
+              weeds: [],
+            },
+          ],
+        })
+        .expect(200);
+    await found('2026-04-05', 'large-patch');
+    await found('2026-03-01', 'dollar-spot');
+    const lawns = (await agent.get('/api/lawns')).body as { id: string; sightings: object[] }[];
+    expect(lawns.find(({ id }) => id === other.id)!.sightings).toEqual([
+      { problem: 'large-patch', on: '2026-04-05' },
+    ]);
+  });
+});

@@ -16,7 +16,13 @@ import {
   type VisitBody,
   type WeatherBundle,
 } from '@alfombra/core';
-import { lawnSeason } from '@alfombra/core/planning';
+import {
+  lawnSeason,
+  riskOfLawn,
+  scoutAlerts,
+  sightingsOf,
+  type Sighting,
+} from '@alfombra/core/planning';
 import type { DocumentStore, Stored } from '../documents/store';
 import { HttpFailure } from '../http/failure';
 import { standInLaboratory } from '../standins/soilLaboratory';
@@ -101,6 +107,8 @@ export class LawnService {
         );
       }
     }
+    const stationOf = new Map(lawns.map(({ id, body }) => [id, body.stationId]));
+    const sightings = sightingsByStation(visits, stationOf, company.today);
     const visitsOf = byLawn(visits);
     const recordsOf = byLawn(records);
     const readingsOf = byLawn(readings);
@@ -122,10 +130,16 @@ export class LawnService {
         company.today,
         company.version,
         stamp,
+        JSON.stringify(sightings.get(lawn.body.stationId) ?? []),
       ].join('|');
       let summary = this.summaries.get(key);
       if (!summary) {
-        summary = summarizeLawn(company, file, bundles.get(lawn.body.stationId) as WeatherBundle);
+        summary = summarizeLawn(
+          company,
+          file,
+          bundles.get(lawn.body.stationId) as WeatherBundle,
+          sightings.get(lawn.body.stationId) ?? [],
+        );
         if (this.summaries.size >= MOST_SUMMARIES_KEPT) this.summaries.clear();
         this.summaries.set(key, summary);
         // A cold list of many lawns must not keep other requests waiting.
@@ -149,7 +163,38 @@ export function byLawn<Body extends { lawnId: string }>(
   return map;
 }
 
-function summarizeLawn(company: Company, file: LawnFile, weather: WeatherBundle): LawnSummary {
+/** Causes that visits confirmed, with their day. */
+const decidedIn = (visits: readonly { body: VisitBody }[]) =>
+  visits.flatMap(({ body }) =>
+    body.looks.flatMap(({ decision }) =>
+      decision && decision.kind !== 'cannot-tell' && decision.cause
+        ? [{ cause: decision.cause, on: body.date }]
+        : [],
+    ),
+  );
+
+/** What was confirmed lately, by station: one colleague's finding is another's warning. */
+function sightingsByStation(
+  visits: readonly Stored<VisitBody>[],
+  stationOf: ReadonlyMap<string, string>,
+  today: Company['today'],
+): Map<string, Sighting[]> {
+  const byStation = new Map<string, Stored<VisitBody>[]>();
+  for (const visit of visits) {
+    const station = stationOf.get(visit.body.lawnId);
+    if (station) byStation.set(station, [...(byStation.get(station) ?? []), visit]);
+  }
+  return new Map(
+    [...byStation].map(([station, own]) => [station, sightingsOf(decidedIn(own), today)]),
+  );
+}
+
+function summarizeLawn(
+  company: Company,
+  file: LawnFile,
+  weather: WeatherBundle,
+  sightings: readonly Sighting[],
+): LawnSummary {
   const { id } = file.lawn;
   const body = lawnBodySchema.parse(file.lawn.body);
   const common = {
@@ -165,9 +210,10 @@ function summarizeLawn(company: Company, file: LawnFile, weather: WeatherBundle)
         .sort()
         .pop() ?? null,
     followUps: followUpsOf(company, body, file),
+    sightings: [...sightings],
   };
   if (body.zones.length === 0) {
-    return { ...common, areaFt2: 0, grasses: [], due: [], next: null, clashes: 0 };
+    return { ...common, areaFt2: 0, grasses: [], due: [], next: null, clashes: 0, scout: [] };
   }
   const request = seasonRequestSchema.parse({
     today: company.today,
@@ -178,7 +224,7 @@ function summarizeLawn(company: Company, file: LawnFile, weather: WeatherBundle)
     policy: company.policy,
     choices: body.choices,
   });
-  const { season } = lawnSeason(
+  const { season, soil } = lawnSeason(
     request,
     weather,
     file.readings.map((reading) => ({ ...reading.body, id: reading.id })),
@@ -199,6 +245,11 @@ function summarizeLawn(company: Company, file: LawnFile, weather: WeatherBundle)
   );
   return {
     ...common,
+    scout: scoutAlerts(riskOfLawn({ ...body, today: company.today }, weather, soil, sightings), {
+      today: company.today,
+      upkeep: body.upkeep,
+      earlier: decidedIn(file.visits),
+    }),
     areaFt2,
     grasses: [...cover]
       .map(([species, share]) => ({ species, cover: share }))

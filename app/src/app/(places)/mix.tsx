@@ -1,3 +1,3 @@
-import { MixScreen } from '@/features/mix/MixScreen';
+import { deepScreen } from '@/features/deepScreen';
 
-export default MixScreen;
+export default deepScreen('MixScreen');

@@ -1,3 +1,3 @@
-import { CompanySeasonScreen } from '@/features/season/CompanySeasonScreen';
+import { deepScreen } from '@/features/deepScreen';
 
-export default CompanySeasonScreen;
+export default deepScreen('CompanySeasonScreen');

@@ -4,7 +4,6 @@ import {
   keyCharacters,
   keyModel,
   lookAlikesOf,
-  tellApart,
   type KeyCandidate,
 } from '@alfombra/core/key';
 import { useRouter } from 'expo-router';
@@ -30,13 +29,15 @@ import {
   useWide,
   Words,
 } from '@/ui';
+import { Differences } from './Differences';
 import { useKeyStore } from './keyStore';
-import './keyWords';
 import { StateDrawing } from './StateDrawing';
+import { usePlantName } from './usePlantName';
 
 const MOST_WIDE = 6;
 const MOST_PHONE = 3;
 const MOST_SUGGESTED = 5;
+const MOST_DIFFERENCES = 6;
 /** Categories that a patch may be kept under without a name. */
 const KEEPABLE = { sedge: 'sedge', broadleaf: 'broadleaf', grassy: 'grassy' } as const;
 
@@ -96,8 +97,7 @@ function Key({
     next
   ];
   const category = result.categories[0]!;
-  const nameOf = (slug: string) =>
-    t(`grass.${slug}`, { defaultValue: t(`weed.${slug}`, { defaultValue: slug }) });
+  const nameOf = usePlantName();
   const others = all
     ? keyCharacters.map(({ slug }) => slug)
     : result.next.slice(0, MOST_SUGGESTED).map(({ character: slug }) => slug);
@@ -250,13 +250,12 @@ function Key({
           </Card>
         </View>
       </View>
-      <PairSheet pair={pair} onClose={() => setPair(null)} nameOf={nameOf} />
+      <PairSheet pair={pair} onClose={() => setPair(null)} />
       <NameSheet
         candidate={naming}
         lawn={lawn}
         zoneId={zoneId}
         today={today}
-        nameOf={nameOf}
         categoryOf={
           category.category in KEEPABLE ? (category.category as keyof typeof KEEPABLE) : null
         }
@@ -272,44 +271,17 @@ function Key({
   );
 }
 
-/** Two plants side by side in what tells them apart, drawn. */
-export function PairSheet({
-  pair,
-  onClose,
-  nameOf,
-}: {
-  pair: [string, string] | null;
-  onClose: () => void;
-  nameOf: (slug: string) => string;
-}) {
+/** The most telling differences of a pair, over the key. */
+function PairSheet({ pair, onClose }: { pair: [string, string] | null; onClose: () => void }) {
   const { t } = useTranslation();
-  const differences = pair ? tellApart(pair[0], pair[1]).slice(0, 6) : [];
+  const nameOf = usePlantName();
   return (
     <Sheet
       open={pair !== null}
       title={pair ? t('key.pair', { a: nameOf(pair[0]), b: nameOf(pair[1]) }) : ''}
       onClose={onClose}
     >
-      {differences.map(({ character, a, b }) => (
-        <View key={character} className="gap-2 border-b-2 border-line pb-3">
-          <Words weight="bold">{t(`key.character.${character}`)}</Words>
-          <View className="flex-row gap-3">
-            {[a, b].map((states, side) => (
-              <View key={side} className="flex-1 gap-1">
-                <Words size="note" weight="semi" tone="second">
-                  {pair ? nameOf(pair[side] as string) : ''}
-                </Words>
-                {states.map((state) => (
-                  <View key={state} className="flex-row items-center gap-2">
-                    <StateDrawing character={character} state={state} size={64} />
-                    <Words className="min-w-0 flex-1">{t(`key.state.${state}`)}</Words>
-                  </View>
-                ))}
-              </View>
-            ))}
-          </View>
-        </View>
-      ))}
+      {pair ? <Differences a={pair[0]} b={pair[1]} most={MOST_DIFFERENCES} /> : null}
     </Sheet>
   );
 }
@@ -320,7 +292,6 @@ function NameSheet({
   lawn,
   zoneId,
   today,
-  nameOf,
   categoryOf,
   onPair,
   onClose,
@@ -330,13 +301,13 @@ function NameSheet({
   lawn: Lawn;
   zoneId: string | null;
   today: LocalDate;
-  nameOf: (slug: string) => string;
   categoryOf: keyof typeof KEEPABLE | null;
   onPair: (a: string, b: string) => void;
   onClose: () => void;
   onKept: () => void;
 }) {
   const { t } = useTranslation();
+  const nameOf = usePlantName();
   const words = useFailureWords();
   const putLawn = usePutLawn(lawn.id);
   const [zone, setZone] = useState(zoneId ?? lawn.zones[0]?.id ?? '');

@@ -1,11 +1,23 @@
 /**
  * Our own line drawings of the key's states, on a field of 64 × 64: strokes as SVG paths. A path that
- * begins with `!` is filled.
+ * begins with `!` is filled in the mark's red, one that begins with a colour such as `#C9B14A ` in it.
  */
 const B = 'M32 60V30';
 const leaf = (x: number, y: number, dx: number, dy: number) =>
   `M${x} ${y}q${dx * 0.35} ${dy * 0.9} ${dx} ${dy}q${-dx * 0.8} ${-dy * 0.25} ${-dx} ${-dy}`;
 const grain = (x: number, y: number) => `!M${x} ${y}q3-5 0-9q-3 4 0 9`;
+const blade = (colour: string) => `${colour} M20 60C18 36 24 16 32 6C40 16 46 36 44 60z`;
+/** Five petals of a colour round a middle. */
+const flower = (colour: string) => [
+  `${colour} M32 30C22 20 26 4 32 4s10 16 0 26M34 30C38 16 54 14 56 20s-10 14-22 10M33 33C46 34 52 46 47 50s-14-4-14-17M31 33C31 46 22 54 17 50s1-16 14-17M30 30C18 34 6 26 8 20s18-4 22 10`,
+  'M32 28a4 4 0 1 0 .1 0',
+];
+/** Ground line, turf of a height, and plants that stand above or below it. */
+const TURF = 'M4 56H60M8 56v-12M16 56v-12M24 56v-12M32 56v-12M40 56v-12M48 56v-12M56 56v-12';
+/** A ruler up the left edge, one mark for four inches. */
+const RULER = 'M8 58V6M8 58h6M8 42h4M8 26h4M8 10h6';
+/** Four seasons along a line: winter, spring, summer, fall. */
+const YEAR = 'M4 50H60M4 46v8M18 46v8M32 46v8M46 46v8M60 46v8';
 const finger = (x: number, y: number) => `M32 30L${x} ${y}`;
 
 export const drawings: Readonly<Record<string, Readonly<Record<string, readonly string[]>>>> = {
@@ -366,10 +378,289 @@ export const drawings: Readonly<Record<string, Readonly<Record<string, readonly 
     none: ['M6 52H58', 'M20 52V36M32 52V30M44 52V36'],
   },
   'base-color': {
-    green: ['M26 60V8M38 60V8'],
-    white: ['M26 60V8M38 60V8', 'M26 44h12'],
-    'pink-red': ['M26 60V8M38 60V8', '!M26 60V44h12V60z'],
-    purple: ['M26 60V8M38 60V8', '!M26 60V36h12V60z'],
-    'brown-straw': ['M26 60V8M38 60V8', 'M26 58l12-6M26 52l12-6M26 46l12-6'],
+    green: ['#6E9A3F M26 60V8H38V60z'],
+    white: ['#6E9A3F M26 60V8H38V60z', '#FFFFFF M26 60V36H38V60z'],
+    'pink-red': ['#6E9A3F M26 60V8H38V60z', '#D0566A M26 60V36H38V60z'],
+    purple: ['#6E9A3F M26 60V8H38V60z', '#7A4A86 M26 60V36H38V60z'],
+    'brown-straw': ['#6E9A3F M26 60V8H38V60z', '#B08A55 M26 60V36H38V60z'],
+  },
+  'stem-texture': {
+    soft: ['M22 60C20 40 24 24 20 8M42 60C40 40 44 24 40 8', 'M21 40C30 34 34 34 41 40'],
+    wiry: ['M30 60C34 40 26 24 32 6M34 60C38 40 30 24 35 6'],
+    woody: ['M20 60V8M44 60V8', 'M27 58V44M33 52V28M27 34V14M38 60V40M38 24V10'],
+    fleshy: ['M18 60C12 46 12 20 20 8M46 60C52 46 52 20 44 8', '!M28 30q4-8 8 0q0 8-4 8t-4-8'],
+  },
+  'leaf-color': {
+    'light-yellow-green': [blade('#C9CE5C')],
+    'mid-green': [blade('#6E9A3F')],
+    'dark-green': [blade('#2F5A2C')],
+    'blue-gray-green': [blade('#8AA39A')],
+    'purple-tinged': [blade('#6E9A3F'), '#8A5A86 M22 40C24 24 28 14 32 6C36 14 40 24 42 40z'],
+    'spotted-or-chevron': [blade('#6E9A3F'), '#E9EBD2 M24 44L32 30L40 44L40 38L32 24L24 38z'],
+  },
+  'leaf-gloss': {
+    shiny: [
+      'M20 60C18 36 24 16 32 6C40 16 46 36 44 60',
+      'M27 50C26 38 28 26 31 18',
+      'M50 12l6-6M52 20h8M44 6V0',
+    ],
+    dull: ['M20 60C18 36 24 16 32 6C40 16 46 36 44 60'],
+    'shiny-underside': [
+      'M14 60C14 40 22 24 30 16C40 20 50 32 52 50C44 40 40 36 34 34C32 44 30 52 30 60',
+      'M42 30l8 10M46 14l6-6M52 20h8',
+    ],
+  },
+  hairs: {
+    smooth: ['M24 60V8M40 60V8'],
+    sparse: ['M24 60V8M40 60V8', 'M24 46l-9-4M40 30l9-4M24 18l-9-4'],
+    hairy: [
+      'M24 60V8M40 60V8',
+      'M24 54l-10-4M24 46l-10-4M24 38l-10-4M24 30l-10-4M24 22l-10-4M24 14l-10-4M40 54l10-4M40 46l10-4M40 38l10-4M40 30l10-4M40 22l10-4M40 14l10-4',
+    ],
+    woolly: [
+      'M24 60V8M40 60V8',
+      'M24 56q-10 0-6-8q-10-2-2-8q-8-4 0-8q-8-4 2-8q-6-6 4-10M40 56q10 0 6-8q10-2 2-8q8-4 0-8q8-4-2-8q6-6-4-10',
+    ],
+    'hairs-at-collar-only': [
+      'M26 60V32M38 60V32',
+      'M26 32L12 6M38 32L52 6',
+      'M26 34l-10-2M26 32l-8-8M27 30l-2-10M38 34l10-2M38 32l8-8M37 30l2-10',
+    ],
+  },
+  sap: {
+    clear: ['M24 60V24L40 18V60', 'M32 8q-4 5 0 8q4-3 0-8'],
+    milky: [
+      'M24 60V24L40 18V60',
+      '#FFFFFF M32 2C24 12 25 22 32 22S40 12 32 2z',
+      '#FFFFFF M48 24C43 31 44 38 48 38S53 31 48 24z',
+    ],
+  },
+  smell: {
+    none: ['M26 8C24 22 12 34 16 42C20 48 28 44 32 44', 'M40 34H60M46 28l8 12M54 28l-8 12'],
+    'onion-garlic': [
+      'M24 30q0-12 8-16q8 4 8 16q0 12-8 12t-8-12M32 14V4M30 42l-4 6M34 42l4 6',
+      'M50 18q6 6 0 12t0 12M14 18q-6 6 0 12t0 12',
+    ],
+    'mint-strong': [
+      'M32 60V20',
+      leaf(32, 50, -18, -8),
+      leaf(32, 50, 18, -8),
+      leaf(32, 32, -16, -8),
+      leaf(32, 32, 16, -8),
+      'M20 14q4-4 0-10M32 14q4-4 0-10M44 14q4-4 0-10',
+    ],
+    'aromatic-spicy': [
+      'M32 60V22',
+      'M32 46L16 38M32 46L48 38M32 34L18 24M32 34L46 24M22 41l-2-6M42 41l2-6',
+      'M22 14q4-4 0-10M42 14q4-4 0-10',
+    ],
+  },
+  'flower-color': {
+    yellow: flower('#E8C93B'),
+    white: flower('#FFFFFF'),
+    pink: flower('#E79AAE'),
+    'purple-blue': flower('#7C6BB5'),
+    greenish: flower('#A9BE7A'),
+    'red-brown': flower('#8E4A2F'),
+    none: ['M32 60V20', leaf(32, 46, -18, -8), leaf(32, 40, 18, -8), 'M24 6l16 12M40 6L24 18'],
+  },
+  fruit: {
+    grain: ['!M32 10C24 22 24 42 32 54C40 42 40 22 32 10', 'M32 10V2'],
+    'exploding-pod': [
+      'M32 62V44',
+      'M32 44C22 34 14 22 16 10M32 44C42 34 50 22 48 10',
+      '!M32 20a3 3 0 1 0 .1 0M24 8a3 3 0 1 0 .1 0M42 4a3 3 0 1 0 .1 0',
+      'M20 20l-6-4M44 20l6-4',
+    ],
+    'bur-or-sticky': [
+      'M32 18a14 14 0 1 0 .1 0',
+      'M32 18v-8q4-4 6 0M42 22l7-5q5 1 2 6M46 32h8q4 4 0 6M22 22l-7-5q-5 1-2 6M18 32h-8q-4 4 0 6M32 46v8q-4 4-6 0',
+    ],
+    fluff: [
+      'M32 62V36',
+      'M32 36L10 30M32 36L16 16M32 36L32 8M32 36L48 16M32 36L54 30',
+      'M6 26l4 4-5 2M12 12l4 4-6 1M28 6l4 2 4-3M50 12l-2 4 6 1M58 26l-4 4 5 2',
+    ],
+    pod: [
+      'M32 62V50',
+      'M32 50C14 44 12 20 20 6C24 22 36 34 32 50',
+      'M20 18l6 2M20 28l8 2M24 38l8 2',
+    ],
+    nutlet: [
+      'M32 62V50',
+      'M20 36a7 7 0 1 0 .1 0M44 36a7 7 0 1 0 .1 0M32 24a7 7 0 1 0 .1 0M32 40a5 5 0 1 0 .1 0',
+    ],
+    'balls-under-leaf': [
+      'M4 20H60',
+      leaf(14, 20, -8, -12),
+      leaf(24, 20, 6, -12),
+      leaf(44, 20, -6, -12),
+      leaf(52, 20, 8, -12),
+      'M14 20v10M26 20v10M38 20v10M50 20v10',
+      '!M14 30a5 5 0 1 0 .1 0M26 30a5 5 0 1 0 .1 0M38 30a5 5 0 1 0 .1 0M50 30a5 5 0 1 0 .1 0',
+    ],
+    'crane-bill': ['M32 62V46', 'M24 46q8-8 16 0M32 42L30 4L34 4L32 42', 'M26 46q-2 6 6 6t6-6'],
+    'heart-pod': ['M32 62V48', 'M32 48L10 16Q22 6 32 18Q42 6 54 16z', 'M32 18V46'],
+    capsule: [
+      'M32 62V46',
+      'M20 26q0-12 12-12t12 12q0 20-12 20T20 26',
+      'M20 26h24M28 14l-2-8M36 14l2-8',
+    ],
+    'aerial-bulbils': [
+      'M32 62V34',
+      '!M24 22a6 6 0 1 0 .1 0M40 22a6 6 0 1 0 .1 0M32 12a6 6 0 1 0 .1 0M32 28a5 5 0 1 0 .1 0',
+      'M22 22L14 4M42 22L50 4M32 12V2',
+    ],
+    none: ['M32 60V20', 'M24 6l16 12M40 6L24 18'],
+  },
+  'life-cycle': {
+    'summer-annual': [YEAR, '!M20 50C24 46 28 18 36 18S46 44 50 50z'],
+    'winter-annual': [
+      YEAR,
+      '!M4 50V40C12 36 18 22 24 22S30 44 34 50z',
+      '!M46 50C50 48 54 42 60 40V50z',
+    ],
+    perennial: [YEAR, '!M10 50C14 46 20 20 30 20S50 44 56 50z', 'M18 54l-4 8M32 54v8M46 54l4 8'],
+    biennial: ['M4 50H60M32 46v8', '!M8 50q10-12 20 0z', '!M38 50C42 46 44 12 48 12S54 46 58 50z'],
+  },
+  'season-visible': {
+    winter: [YEAR, '!M4 34H18V44H4z'],
+    spring: [YEAR, '!M18 34H32V44H18z'],
+    summer: [YEAR, '!M32 34H46V44H32z'],
+    fall: [YEAR, '!M46 34H60V44H46z'],
+    'all-year': [YEAR, '!M4 34H60V44H4z'],
+  },
+  spines: {
+    none: ['M32 60C12 46 16 20 32 6C48 20 52 46 32 60', 'M32 56V12'],
+    'leaf-spines': [
+      'M32 60C14 52 24 46 12 42C26 38 12 30 16 24C28 28 20 14 32 4C44 14 36 28 48 24C52 30 38 38 52 42C40 46 50 52 32 60',
+      'M12 42l-7-1M16 24l-6-4M48 24l6-4M52 42l7-1',
+    ],
+    burs: [
+      'M32 20a12 12 0 1 0 .1 0',
+      'M32 20V8M41 24l8-9M44 32h12M41 41l9 8M32 44v12M23 41l-9 8M20 32H8M23 24l-8-9',
+    ],
+  },
+  'nodes-root': {
+    yes: [
+      'M4 26C20 20 44 32 60 26',
+      leaf(18, 24, -6, -16),
+      leaf(42, 27, 6, -16),
+      'M18 24v14M18 26l-6 14M18 26l6 14M42 28v14M42 30l-6 14M42 30l6 14',
+      'M4 46H60',
+    ],
+    no: ['M4 26C20 20 44 32 60 26', leaf(18, 24, -6, -16), leaf(42, 27, 6, -16), 'M4 46H60'],
+  },
+  site: {
+    wet: [
+      'M4 54q7-6 14 0t14 0 14 0 14 0',
+      'M32 6C22 20 20 28 24 36C28 42 36 42 40 36C44 28 42 20 32 6',
+    ],
+    compacted: [
+      'M4 54H60',
+      'M22 54q-6-12 2-20q10-6 14 2q4 10-2 18z',
+      'M26 30V8M38 30V8M26 8l-5 6M26 8l5 6M38 8l-5 6M38 8l5 6',
+    ],
+    dry: [
+      'M4 40H60',
+      'M18 40l4 10-4 10M36 40l-4 12 4 10M50 40l4 10-2 10',
+      'M32 8a10 10 0 1 0 .1 0',
+    ],
+    shade: ['M32 58V34', '!M32 6C14 6 8 22 16 30C24 36 40 36 48 30C56 22 50 6 32 6', 'M6 58H58'],
+    'thin-turf': ['M4 54H60', 'M10 54V36M30 54V32M54 54V38'],
+    'infertile-acid': [
+      'M4 44H60',
+      'M14 44V36M50 44V38',
+      'M20 58q6-8 12 0t12 0',
+      'M26 20h12M32 8v6',
+    ],
+    anywhere: ['M4 54H60', 'M32 54V20', 'M32 34L14 22M32 34L50 22M32 20L22 8M32 20L42 8'],
+  },
+  'outgrows-turf': {
+    yes: [TURF, '!M28 56C28 36 28 18 32 6C36 18 36 36 36 56z'],
+    no: [TURF, '!M28 56C28 52 29 46 32 44C35 46 36 52 36 56z'],
+  },
+  'heads-at-mow-height': {
+    yes: [TURF, 'M20 56V40M44 56V40', '!M20 32a5 5 0 1 0 .1 0M44 32a5 5 0 1 0 .1 0', 'M4 28H60'],
+    no: [TURF, 'M32 56V18', '!M32 6a6 6 0 1 0 .1 0', 'M4 28H22M42 28H60'],
+  },
+  'height-unmowed': {
+    'low-under-4in': [RULER, 'M36 58V48', leaf(36, 56, -14, -6), leaf(36, 56, 14, -6)],
+    '4-to-12in': [
+      RULER,
+      'M36 58V24',
+      leaf(36, 48, -14, -8),
+      leaf(36, 40, 14, -8),
+      leaf(36, 26, 0, -12),
+    ],
+    'over-12in': [
+      RULER,
+      'M36 58V4',
+      leaf(36, 48, -14, -8),
+      leaf(36, 36, 14, -8),
+      leaf(36, 22, -12, -8),
+      leaf(36, 12, 12, -6),
+    ],
+  },
+  contrast: {
+    'lighter-patch': ['#6E9A3F M4 10H60V54H4z', '#C9CE5C M32 20C48 18 50 44 34 44S16 22 32 20z'],
+    'darker-patch': ['#8FB35A M4 10H60V54H4z', '#2F5A2C M32 20C48 18 50 44 34 44S16 22 32 20z'],
+    'brown-in-winter': [
+      '#6E9A3F M4 10H60V54H4z',
+      '#B08A55 M32 20C48 18 50 44 34 44S16 22 32 20z',
+      'M10 16l6 6M16 16l-6 6M13 14v10',
+    ],
+    none: ['#6E9A3F M4 10H60V54H4z'],
+  },
+  'seedhead-abundance': {
+    many: [
+      'M4 58H60',
+      'M10 58V28M20 58V22M30 58V26M40 58V22M50 58V28',
+      '!M10 16q4 6 0 14q-4-8 0-14M20 10q4 6 0 14q-4-8 0-14M30 14q4 6 0 14q-4-8 0-14M40 10q4 6 0 14q-4-8 0-14M50 16q4 6 0 14q-4-8 0-14',
+    ],
+    some: [
+      'M4 58H60',
+      'M10 58V44M20 58V22M30 58V44M40 58V22M50 58V44',
+      '!M20 10q4 6 0 14q-4-8 0-14M40 10q4 6 0 14q-4-8 0-14',
+    ],
+    rare: [
+      'M4 58H60',
+      'M10 58V44M20 58V42M30 58V22M40 58V44M50 58V42',
+      '!M30 10q4 6 0 14q-4-8 0-14',
+    ],
+  },
+  'scale-keel': {
+    smooth: ['M14 58C14 30 24 14 32 6C40 14 50 30 50 58', 'M32 6V58'],
+    toothed: [
+      'M14 58C14 30 24 14 32 6C40 14 50 30 50 58',
+      'M32 6l3 6-3 4 3 6-3 4 3 6-3 4 3 6-3 4 3 6-3 6',
+    ],
+    'winged-jagged': [
+      'M14 58C14 30 24 14 32 6C40 14 50 30 50 58',
+      '!M32 8l8 8-4 2 8 8-6 2 7 8-6 2 5 8-5 2-7 10z',
+    ],
+  },
+  'winter-state': {
+    green: [
+      'M4 48H60',
+      '#6E9A3F M16 48C14 34 18 22 22 18C26 22 30 34 28 48zM36 48C34 34 38 22 42 18C46 22 50 34 48 48z',
+      'M10 8l6 6M16 8l-6 6M13 6v10',
+    ],
+    'brown-dormant': [
+      'M4 48H60',
+      '#B08A55 M16 48C14 34 18 22 22 18C26 22 30 34 28 48zM36 48C34 34 38 22 42 18C46 22 50 34 48 48z',
+      'M10 8l6 6M16 8l-6 6M13 6v10',
+    ],
+    'absent-annual': [
+      'M4 48H60',
+      '!M22 56a2 2 0 1 0 .1 0M34 58a2 2 0 1 0 .1 0M44 54a2 2 0 1 0 .1 0',
+      'M10 8l6 6M16 8l-6 6M13 6v10',
+    ],
+    'underground-only': [
+      'M4 34H60',
+      'M14 46H50M20 46v10M32 46v10M44 46v10',
+      '!M32 42a4 4 0 1 0 .1 0',
+      'M10 8l6 6M16 8l-6 6M13 6v10',
+    ],
   },
 };

@@ -6,7 +6,7 @@ import {
   type Patch,
   type Point,
 } from '@alfombra/core';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import Svg, { Circle, Defs, Ellipse, G, Line, Path, Pattern, Rect, Text } from 'react-native-svg';
@@ -14,6 +14,9 @@ import { number } from '@/ui';
 
 const MARGIN = 10;
 const STRIPE_DEGREES = 28;
+/** Size of a mark beside a patch and how far it stands off, px. */
+const MARK_PX = 40;
+const MARK_AWAY_PX = 16;
 
 const path = (outline: readonly Point[], at: (p: Point) => Point): string =>
   `${outline.map((corner, i) => `${i === 0 ? 'M' : 'L'}${at(corner).x} ${at(corner).y}`).join('')}Z`;
@@ -60,6 +63,8 @@ export interface LawnPlanProps {
   height: number;
   onZone?: (zoneId: string) => void;
   onPatch?: (patch: Patch) => void;
+  /** Drawn beside the patch at hand, for instance the pattern seen there. */
+  mark?: ReactNode;
   /** A tap at a place of the plan, in feet. */
   onPlace?: (place: Point) => void;
 }
@@ -73,6 +78,7 @@ export function LawnPlan({
   height,
   onZone,
   onPatch,
+  mark,
   onPlace,
 }: LawnPlanProps) {
   const { t } = useTranslation();
@@ -88,6 +94,7 @@ export function LawnPlan({
     x: dx + (x - box.left) * scale,
     y: dy + (y - box.top) * scale,
   });
+  const marked = lawn.patches.find(({ id }) => id === patchId);
   const place = (event: { nativeEvent: { locationX: number; locationY: number } }) =>
     onPlace?.({
       x: (event.nativeEvent.locationX - dx) / scale + box.left,
@@ -242,6 +249,18 @@ export function LawnPlan({
             );
           })}
         </Svg>
+      ) : null}
+      {width > 0 && mark && marked ? (
+        <View
+          pointerEvents="none"
+          className="absolute overflow-hidden rounded-xl border-2 border-white bg-[#241C15]"
+          style={{
+            left: Math.min(width - MARK_PX, at(marked.centre).x + MARK_AWAY_PX),
+            top: Math.max(0, at(marked.centre).y - MARK_AWAY_PX - MARK_PX / 2),
+          }}
+        >
+          {mark}
+        </View>
       ) : null}
     </View>
   );

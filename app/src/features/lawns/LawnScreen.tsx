@@ -1,10 +1,11 @@
-import { zoneArea } from '@alfombra/core';
+import { samplesOut, zoneArea } from '@alfombra/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { SeasonPending } from '@/features/season/SeasonPending';
 import { useLawnSeason } from '@/features/season/useLawnSeason';
+import { deepScreen } from '@/features/deepScreen';
 import { SeasonStrip } from '@/features/season/SeasonStrip';
 import { gradeName } from '@/features/season/productWords';
 import { useWalkStore } from '@/state/walkStore';
@@ -29,6 +30,10 @@ import { LawnPlan } from './LawnPlan';
 import { StandRows } from './StandRows';
 
 const CROSSING_SHOWN = 'crabgrass-germinates';
+
+/** These come with the screens behind: the front page is drawn without them. */
+const RiskCard = deepScreen('RiskCard');
+const LaboratoryResults = deepScreen('LaboratoryResults');
 
 /** One lawn: its plan to scale, the stand of each zone, and the strip of its season. */
 export function LawnScreen({ lawnId }: { lawnId: string }) {
@@ -202,6 +207,8 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
           {t('lawn.weather', { high: number(today.tmaxF), low: number(today.tminF) })}
         </Words>
       </Card>
+      {samplesOut(visits).length > 0 ? <LaboratoryResults lawnId={lawnId} visits={visits} /> : null}
+      <RiskCard risks={view.risk} />
       {clashes > 0 ? (
         <Button
           kind="equal"

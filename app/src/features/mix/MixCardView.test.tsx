@@ -1,6 +1,6 @@
 import { fireEvent, render, screen, within } from '@testing-library/react';
 import { mixCard, type MixInput } from '@alfombra/core';
-import '@/i18n';
+import '@/i18n/deepWords';
 import { MixCardView } from './MixCardView';
 
 function show(input: Partial<MixInput> = {}) {

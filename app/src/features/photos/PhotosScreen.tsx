@@ -22,6 +22,9 @@ import {
   Title,
   Words,
 } from '@/ui';
+import { CompareButton } from './CompareButton';
+import { MeasureButton } from './MeasureButton';
+import { MeasureSheet } from './MeasureSheet';
 import { PhotoPicture } from './PhotoPicture';
 import { smallPhoto, standInPhoto } from './photoFile';
 
@@ -48,6 +51,7 @@ export function PhotosScreen({ lawnId }: { lawnId: string }) {
       <View className="gap-4 lg:flex-row lg:items-start">
         <View className="gap-4 lg:flex-1">
           <Take lawn={lawn} today={today} />
+          <MeasureFile />
         </View>
         <View className="gap-4 lg:flex-1">
           <Pairs photos={photos} />
@@ -56,11 +60,24 @@ export function PhotosScreen({ lawnId }: { lawnId: string }) {
             <Card key={photo.id}>
               <PhotoPicture photo={photo} />
               <Caption photo={photo} />
+              <MeasureButton photo={photo} />
             </Card>
           ))}
         </View>
       </View>
     </Screen>
+  );
+}
+
+/** Measures a picture as it came from the camera, without keeping it. */
+function MeasureFile() {
+  const { t } = useTranslation();
+  const [picture, setPicture] = useState<File | null>(null);
+  return (
+    <>
+      <FileButton label={t('measurePhoto.file')} accept="image/*" onFile={setPicture} />
+      {picture ? <MeasureSheet picture={picture} onClose={() => setPicture(null)} /> : null}
+    </>
   );
 }
 
@@ -112,6 +129,7 @@ function Pairs({ photos }: { photos: readonly Photo[] }) {
                 </View>
               ))}
             </View>
+            <CompareButton before={place[0]!} after={place[place.length - 1]!} />
           </Card>
         ))}
     </>

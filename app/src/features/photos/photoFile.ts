@@ -1,5 +1,6 @@
 import { seededRandom } from '@alfombra/core';
 import { turfPicture } from '@alfombra/core/standins';
+import { photoBytes } from '@/state/sync/sync';
 
 const SIZE = { width: 640, height: 480 };
 
@@ -16,6 +17,15 @@ export function standInPhoto(seed: number, green: number): Promise<ArrayBuffer> 
   }
   canvas.getContext('2d')?.putImageData(picture, 0, 0);
   return toJpeg(canvas);
+}
+
+/** The bytes of a photo: from this device where it was taken here, else from the server. */
+export async function photoBlob(id: string): Promise<Blob> {
+  const own = await photoBytes(id);
+  if (own) return own;
+  const answer = await fetch(`/api/photos/${id}/bytes`);
+  if (!answer.ok) throw new Error(`photo ${id}: ${answer.status}`);
+  return answer.blob();
 }
 
 const LONGEST = 1600;

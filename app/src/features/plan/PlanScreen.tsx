@@ -26,7 +26,6 @@ import {
   Chip,
   Failed,
   Loading,
-  number,
   Screen,
   Segmented,
   Title,
@@ -35,12 +34,21 @@ import {
 } from '@/ui';
 import { ExchangePanel } from './ExchangePanel';
 import { NewShape } from './NewShape';
-import { PlanCanvas } from './PlanCanvas';
+import { PlanCanvas, type PlanCanvasProps } from './PlanCanvas';
+import { moveMark } from './planMarks';
 import { WeedPatchSheet } from './WeedPatchSheet';
+import { usePlanUnits } from './usePlanUnits';
 import { ZonePanel } from './ZonePanel';
 
 type Tool = 'shape' | 'site' | 'weeds' | 'file';
 const TOOLS: readonly Tool[] = ['shape', 'site', 'weeds', 'file'];
+/** What each tool takes hold of. */
+const DRAGGED: Readonly<Record<Tool, PlanCanvasProps['drag']>> = {
+  shape: ['corner'],
+  site: ['pin', 'line'],
+  weeds: ['patch'],
+  file: [],
+};
 
 /** The lawn measured and drawn: zones, what stands on them, weeds. */
 export function PlanScreen({ lawnId }: { lawnId: string }) {
@@ -80,6 +88,7 @@ function Editor({
   const { t } = useTranslation();
   const router = useRouter();
   const wide = useWide();
+  const units = usePlanUnits();
   const { change, finish, from } = usePlanStore();
   const { undo, redo, pastSteps, nextSteps } = useSteps();
   const putLawn = usePutLawn(lawn.id);
@@ -180,10 +189,11 @@ function Editor({
         edge={edge}
         sketch={sketch ?? (line.length > 0 ? line : null)}
         height={wide ? 470 : 300}
-        drag={tool === 'shape' && !sketch}
+        drag={sketch ? [] : DRAGGED[tool]}
         onTap={tap}
         onEdge={setEdge}
         onCorner={(outline) => zone && setZone({ ...zone, outline })}
+        onMark={(grip) => change(moveMark(plan, grip))}
       />
       <View className="flex-row gap-2">
         <View className="flex-1">
@@ -207,7 +217,11 @@ function Editor({
       </View>
       {overlaps.map(({ a, b, areaFt2 }) => (
         <Words key={`${a}${b}`} weight="semi" tone="stop" role="alert">
-          {t('plan.overlap', { a: nameOf(a), b: nameOf(b), area: number(areaFt2) })}
+          {t('plan.overlap', {
+            a: nameOf(a),
+            b: nameOf(b),
+            area: `${units.area(areaFt2)} ${units.areaUnit}`,
+          })}
         </Words>
       ))}
       {crossed.map(({ id, name }) => (

@@ -1,6 +1,6 @@
 import { polygonArea, type Point } from '@alfombra/core';
 import { fireEvent, render, screen } from '@testing-library/react';
-import '@/i18n';
+import '@/i18n/deepWords';
 import { usePreferenceStore } from '@/state/preferenceStore';
 import { TapeForm } from './TapeForm';
 

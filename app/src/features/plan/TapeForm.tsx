@@ -4,7 +4,9 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { usePreferenceStore } from '@/state/preferenceStore';
-import { Button, Chip, Field, number, typedNumber, Words } from '@/ui';
+import { Button, Chip, Field, typedNumber, Words } from '@/ui';
+import { UnitChoice } from './UnitChoice';
+import { usePlanUnits } from './usePlanUnits';
 
 const FIELDS = {
   rectangle: ['length', 'width'],
@@ -15,7 +17,6 @@ const FIELDS = {
   offsets: ['step'],
 } as const satisfies Record<TapeFigure['kind'], readonly string[]>;
 const KINDS = Object.keys(FIELDS) as TapeFigure['kind'][];
-const FEET_PER_METRE = 1 / 0.3048;
 
 /** Lengths by tape or by paces, in feet or metres, turned into an outline. */
 export function TapeForm({
@@ -26,7 +27,8 @@ export function TapeForm({
   onOutline: (outline: Point[]) => void;
 }) {
   const { t } = useTranslation();
-  const { lengthUnit, setLengthUnit, pace, setPace } = usePreferenceStore();
+  const { pace, setPace } = usePreferenceStore();
+  const units = usePlanUnits();
   const [kind, setKind] = useState<TapeFigure['kind']>('rectangle');
   const [text, setText] = useState<Record<string, string>>({});
   const [rule, setRule] = useState<'trapezoid' | 'simpson'>('trapezoid');
@@ -37,7 +39,7 @@ export function TapeForm({
     const typed = typedNumber(value ?? '');
     if (typed === null) return Number.NaN;
     if (paced) return badPace ? Number.NaN : pacesToFeet(typed, own);
-    return lengthUnit === 'm' ? typed * FEET_PER_METRE : typed;
+    return units.toFeet(typed);
   };
   const figure = {
     kind,
@@ -57,7 +59,7 @@ export function TapeForm({
     const problem = problems.find((entry) => entry.field === field);
     return tried && problem ? t(`plan.problem.${problem.problem}`) : undefined;
   };
-  const unit = paced ? t('plan.paces') : lengthUnit;
+  const unit = paced ? t('plan.paces') : units.unit;
   return (
     <View className="gap-3">
       {paced ? (
@@ -82,16 +84,7 @@ export function TapeForm({
           </View>
         </View>
       ) : (
-        <View className="flex-row gap-2">
-          {(['ft', 'm'] as const).map((option) => (
-            <Chip
-              key={option}
-              label={t(`plan.unit.${option}`)}
-              chosen={lengthUnit === option}
-              onPress={() => setLengthUnit(option)}
-            />
-          ))}
-        </View>
+        <UnitChoice />
       )}
       <View className="flex-row flex-wrap gap-2">
         {KINDS.map((option) => (
@@ -137,7 +130,7 @@ export function TapeForm({
         </>
       ) : null}
       {problems.length === 0 ? (
-        <Words weight="semi">{t('common.ft2', { value: number(tapeArea(figure)) })}</Words>
+        <Words weight="semi">{`${units.area(tapeArea(figure))} ${units.areaUnit}`}</Words>
       ) : null}
       <Button
         label={t('plan.useShape')}

@@ -1,7 +1,7 @@
 import { areaInterval, type Zone } from '@alfombra/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { useState } from 'react';
-import '@/i18n';
+import '@/i18n/deepWords';
 import { testLawn } from '@/testdata/testLawn';
 import { ZonePanel } from './ZonePanel';
 
@@ -86,4 +86,18 @@ it('keeps a zone in which damage lies', () => {
   expect(screen.getByText('Damaged patches lie in this zone; it stays.')).toBeTruthy();
   expect(screen.queryByRole('button', { name: 'Take this zone away' })).toBeNull();
   expect(removed).toBe(0);
+});
+
+it('shows and takes metres when the technician measures in them', () => {
+  show();
+  press('Metres');
+  // 1000 ft² are 92.9 m²; 60 ft are 18.288 m (international foot, exact).
+  expect(area()).toMatch(/^92\.9 m² ± [\d.]+/);
+  press('Side A–B');
+  expect(screen.getAllByText('15.24 m')).toHaveLength(2);
+  fireEvent.change(screen.getByTestId('side-length'), { target: { value: '18.288' } });
+  press('Set length');
+  expect(latest.outline[1]!.x).toBeCloseTo(60, 6);
+  press('Feet');
+  expect(screen.getAllByText('60 ft')).toHaveLength(2);
 });

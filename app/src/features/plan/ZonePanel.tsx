@@ -3,7 +3,9 @@ import { dropCorner, setEdgeLength, splitEdge } from '@alfombra/core/measuring';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Pressable, View } from 'react-native';
-import { Button, Card, Field, number, percent, Provenance, typedNumber, Words } from '@/ui';
+import { Button, Card, Field, percent, Provenance, typedNumber, Words } from '@/ui';
+import { UnitChoice } from './UnitChoice';
+import { usePlanUnits } from './usePlanUnits';
 
 /** One zone's name, area with its interval, and edges. */
 export function ZonePanel({
@@ -24,6 +26,7 @@ export function ZonePanel({
   removable: boolean;
 }) {
   const { t } = useTranslation();
+  const units = usePlanUnits();
   const { areaFt2, low, high, fromAssumed } = areaInterval(zone);
   const lengths = edgeLengths(zone.outline);
   const half = (high - low) / 2;
@@ -46,12 +49,21 @@ export function ZonePanel({
         note={t('plan.areaNote')}
       >
         <Words size="lead" weight="bold" tabular testID="zone-area">
-          {t('plan.areaWith', { area: number(areaFt2), half: number(half) })}
+          {t('plan.areaWith', {
+            area: units.area(areaFt2),
+            half: units.area(half),
+            unit: units.areaUnit,
+          })}
         </Words>
         <Words size="note" tone="second" tabular>
-          {t('plan.areaBetween', { low: number(low), high: number(high) })}
+          {t('plan.areaBetween', {
+            low: units.area(low),
+            high: units.area(high),
+            unit: units.areaUnit,
+          })}
         </Words>
       </Provenance>
+      <UnitChoice />
       <View className="gap-2">
         {zone.outline.length > 20 ? (
           <Words tone="second">{t('plan.manyEdges', { count: zone.outline.length })}</Words>
@@ -142,6 +154,7 @@ function EdgeRow({
   onDrop: (() => void) | undefined;
 }) {
   const { t } = useTranslation();
+  const units = usePlanUnits();
   const [text, setText] = useState<string | null>(null);
   const typed = text === null ? null : typedNumber(text);
   const bad = text !== null && !(typed !== null && typed > 0);
@@ -157,7 +170,7 @@ function EdgeRow({
       >
         <Words weight="bold">{name}</Words>
         <Words tabular className="flex-1">
-          {`${number(lengthFt, 1)} ft`}
+          {`${units.length(lengthFt)} ${units.unit}`}
         </Words>
         <Words weight="semi" tone={assumed ? 'stop' : 'good'}>
           {assumed ? t('plan.assumed') : t('plan.confirmed')}
@@ -167,11 +180,11 @@ function EdgeRow({
         <View className="gap-2 px-3 pb-3">
           <Field
             label={t('plan.sideLength')}
-            unit="ft"
+            unit={units.unit}
             numeric
-            value={text ?? number(lengthFt, 1).replace(/,/g, '')}
+            value={text ?? units.length(lengthFt).replace(/,/g, '')}
             onChange={setText}
-            onSubmit={() => typed && typed > 0 && onLength(typed)}
+            onSubmit={() => typed && typed > 0 && onLength(units.toFeet(typed))}
             error={bad ? t('plan.problem.above-zero') : undefined}
             testID="side-length"
           />
@@ -181,7 +194,7 @@ function EdgeRow({
               label={t('plan.setLength')}
               disabled={text === null || bad}
               onPress={() => {
-                if (typed) onLength(typed);
+                if (typed) onLength(units.toFeet(typed));
                 setText(null);
               }}
               testID="set-length"

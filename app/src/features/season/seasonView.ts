@@ -16,7 +16,7 @@ import {
   type Visit,
   type WeatherBundle,
 } from '@alfombra/core';
-import { lawnSeason } from '@alfombra/core/planning';
+import { lawnSeason, riskOfLawn, type Risk, type Sighting } from '@alfombra/core/planning';
 
 /** What the screens show of a zone's soil: plain data, so that it can leave a worker. */
 export interface SoilView {
@@ -38,6 +38,8 @@ export interface SoilView {
 export interface SeasonView {
   season: Season;
   soil: Record<string, SoilView>;
+  /** Risk of today and the forecast, the worst first. */
+  risk: Risk[];
 }
 
 /** Everything a lawn's year is worked out from. */
@@ -48,6 +50,8 @@ export interface SeasonQuestion {
   records: Application[];
   readings: ProbeReading[];
   weather: WeatherBundle;
+  /** What colleagues confirmed nearby lately. */
+  sightings: Sighting[];
 }
 
 /** Works out a lawn's year. Runs in a worker; pure, so that tests call it as it is. */
@@ -89,5 +93,6 @@ export function seasonView(question: SeasonQuestion): SeasonView {
       },
     ];
   });
-  return { season, soil: Object.fromEntries(views) };
+  const risk = riskOfLawn({ ...lawn, today: company.today }, weather, soil, question.sightings);
+  return { season, soil: Object.fromEntries(views), risk };
 }

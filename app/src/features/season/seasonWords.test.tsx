@@ -9,6 +9,7 @@ import {
 } from '@alfombra/core';
 import { render, screen } from '@testing-library/react';
 import { i18next } from '@/i18n';
+import '@/i18n/deepWords';
 import { SeasonStrip } from './SeasonStrip';
 import { productLines } from './productWords';
 import { checkWords, reasonWords } from './reasonWords';
@@ -79,6 +80,7 @@ function question(): SeasonQuestion {
             patchId: null,
             answers: {},
             tests: [],
+            fieldTests: [],
             leading: [],
             decision: null,
             weeds: [{ weed: 'large-crabgrass', cover: 0.05, growing: false }],
@@ -96,6 +98,7 @@ function question(): SeasonQuestion {
       forecast: syntheticForecast(year.slice(98), today, 3),
       climate: climateNormals(CLIMATE),
     },
+    sightings: [],
   };
 }
 

@@ -1,10 +1,19 @@
 import { useQuery } from '@tanstack/react-query';
-import { useCompany, useLawn, useReadings, useRecords, useVisits, useWeather } from '@/api/queries';
+import {
+  useCompany,
+  useLawn,
+  useLawns,
+  useReadings,
+  useRecords,
+  useVisits,
+  useWeather,
+} from '@/api/queries';
 import { useOutboxStore } from '@/state/sync/outboxStore';
 import { pendingMark } from '@/state/sync/overlay';
 import { askSeason } from '@/workers/askSeason';
 import type { SeasonQuestion } from './seasonView';
 
+const NONE: readonly never[] = [];
 const versions = (rows: readonly { id: string; version: number }[]) =>
   rows.map(({ id, version }) => `${id}@${version}`);
 
@@ -16,6 +25,9 @@ export function useLawnSeason(lawnId: string) {
   const records = useRecords(lawnId);
   const readings = useReadings(lawnId);
   const weather = useWeather(lawn.data?.stationId);
+  // The list knows what was confirmed on other lawns; without it the weather speaks alone.
+  const sightings = (useLawns().data?.find(({ id }) => id === lawnId)?.sightings ??
+    NONE) as SeasonQuestion['sightings'];
   const pending = useOutboxStore((state) => pendingMark(state.writes, lawnId));
   const parts = [company, lawn, visits, records, readings, weather];
   const question: SeasonQuestion | null =
@@ -27,6 +39,7 @@ export function useLawnSeason(lawnId: string) {
           records: records.data,
           readings: readings.data,
           weather: weather.data,
+          sightings,
         }
       : null;
   const view = useQuery({
@@ -42,6 +55,7 @@ export function useLawnSeason(lawnId: string) {
         versions(visits.data ?? []),
         versions(records.data ?? []),
         versions(readings.data ?? []),
+        sightings,
         pending,
       ],
     ],

@@ -23,7 +23,7 @@ export function SyncSheet({ open, onClose }: { open: boolean; onClose: () => voi
       </Words>
       {storage === null ? null : (
         <Words size="note" tone="second">
-          {t('sync.storage', { share: percent(storage) })}
+          {t('sync.storage', { share: percent(storage.usage / storage.quota) })}
         </Words>
       )}
       {writes.map((write) => (

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Pressable } from 'react-native';
 import { useOutboxStore } from '@/state/sync/outboxStore';
-import { STORAGE_WARN } from '@/state/sync/sync';
+import { nearlyFull } from '@/state/sync/storageRoom';
 import { Words } from '@/ui';
 import { SyncSheet } from './SyncSheet';
 
@@ -16,7 +16,7 @@ export function SyncStrip() {
   const [open, setOpen] = useState(false);
   const held = writes.filter(({ state }) => state !== 'waiting').length;
   const waiting = writes.length - held;
-  const full = storage !== null && storage >= STORAGE_WARN;
+  const full = storage !== null && nearlyFull(storage);
   if (writes.length === 0 && line !== 'down' && !full) return null;
   const urgent = held > 0 || full;
   const Icon = urgent ? TriangleAlert : line === 'down' ? CloudOff : CloudUpload;

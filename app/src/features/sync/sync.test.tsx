@@ -1,6 +1,6 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import 'fake-indexeddb/auto';
-import '@/i18n';
+import '@/i18n/deepWords';
 import { useOutboxStore } from '@/state/sync/outboxStore';
 import type { PendingWrite } from '@/state/sync/pendingWrite';
 import { TEST_LAWN } from '@/testdata/testLawn';
@@ -14,7 +14,6 @@ jest.mock('@/api/queries', () => ({
 const settled: unknown[] = [];
 const discarded: number[] = [];
 jest.mock('@/state/sync/sync', () => ({
-  STORAGE_WARN: 0.9,
   sendNow: () => Promise.resolve(),
   settleConflict: (...given: unknown[]) => Promise.resolve(settled.push(given)),
   discardWrite: (seq: number) => Promise.resolve(discarded.push(seq)),
@@ -59,10 +58,11 @@ it('counts what waits and says that there is no line', () => {
 });
 
 it.each([
-  [0.89, null],
-  [0.93, 'this phone is nearly full'],
-])('with %s of its room used says %p', (storage, words) => {
-  show({ storage });
+  [890e6, 1000e6, null],
+  [9300e6, 10000e6, 'this phone is nearly full'],
+  [10e6, 60e6, 'this phone is nearly full'],
+])('with %s of %s bytes used says %p', (usage, quota, words) => {
+  show({ storage: { usage, quota } });
   expect(screen.queryByRole('status')?.textContent ?? null).toBe(words);
 });
 

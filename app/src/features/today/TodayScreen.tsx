@@ -78,6 +78,7 @@ export function TodayScreen() {
         />
       </View>
       {company.data ? <FollowUps lawns={lawns.data ?? []} today={company.data.today} /> : null}
+      <Scouting lawns={lawns.data ?? []} />
       {lawns.error && !lawns.data ? (
         <Failed message={words(lawns.error)} onRetry={() => void lawns.refetch()} />
       ) : !lawns.data ? (
@@ -137,6 +138,48 @@ function FollowUps({ lawns, today }: { lawns: readonly LawnSummary[]; today: str
           onPress={() => router.push(`/lawns/${lawn.id}`)}
         />
       ))}
+    </Card>
+  );
+}
+
+/** Lawns shown before "more" is asked for. */
+const SCOUTED = 4;
+
+/** Where to look this week and for what, the most pressing first. */
+function Scouting({ lawns }: { lawns: readonly LawnSummary[] }) {
+  const { t } = useTranslation();
+  const router = useRouter();
+  const [all, setAll] = useState(false);
+  const alerts = lawns
+    .filter(({ archived, scout }) => !archived && scout.length > 0)
+    .map((lawn) => ({ lawn, score: lawn.scout[0]!.score }))
+    .sort((a, b) => b.score - a.score);
+  if (alerts.length === 0) return null;
+  return (
+    <Card testID="scouting">
+      <Words weight="bold">{t('scout.title')}</Words>
+      {(all ? alerts : alerts.slice(0, SCOUTED)).map(({ lawn }) => (
+        <ListRow
+          key={lawn.id}
+          title={lawn.name}
+          lines={lawn.scout
+            .slice(0, 2)
+            .map(({ problem, reasons }) =>
+              [
+                t(`risk.problem.${problem}`),
+                ...reasons.map((reason) => t(`scout.reason.${reason}`)),
+              ].join(' · '),
+            )}
+          onPress={() => router.push(`/lawns/${lawn.id}`)}
+        />
+      ))}
+      {alerts.length > SCOUTED ? (
+        <Button
+          kind="quiet"
+          label={all ? t('common.less') : t('scout.more', { count: alerts.length - SCOUTED })}
+          onPress={() => setAll(!all)}
+        />
+      ) : null}
     </Card>
   );
 }

@@ -100,6 +100,7 @@ function Hub({
           patchId: null,
           answers: {},
           tests: [],
+          fieldTests: [],
           leading: [],
           decision: null,
           weeds: withDrawn(known, drawn),
@@ -176,7 +177,7 @@ function Hub({
                 testID={`zone-${zone.name}`}
                 title={zone.name}
                 lines={[
-                  t('plan.areaBetween', { low: number(low), high: number(high) }),
+                  t('plan.areaBetween', { low: number(low), high: number(high), unit: 'ft²' }),
                   [
                     zone.stand.length === 0
                       ? t('visit.noGrass')

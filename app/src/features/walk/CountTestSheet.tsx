@@ -1,13 +1,27 @@
 import { countTests, countTestVerdict, type CountTestInput, type StandShare } from '@alfombra/core';
+import { fieldTestCard } from '@alfombra/core/walking';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { Button, Card, Field, number, SelectField, Sheet, Tag, typedNumber, Words } from '@/ui';
+import { FieldTestSteps } from '@/features/fieldTests/FieldTestSteps';
+import {
+  Button,
+  Card,
+  Choices,
+  Field,
+  number,
+  SelectField,
+  Sheet,
+  Tag,
+  typedNumber,
+  Words,
+} from '@/ui';
 
 interface Draft {
   sampler: string;
   counts: string[];
   subject: string;
+  square: boolean;
 }
 
 /** What has been typed, as a test; `null` where a field is not good. */
@@ -16,7 +30,13 @@ function read(slug: CountTestInput['test'], draft: Draft): CountTestInput | null
   const counts = draft.counts.map(typedNumber);
   const good = counts.every((c) => c !== null && Number.isInteger(c) && c >= 0);
   if (sampler === null || sampler <= 0 || !good || counts.length === 0) return null;
-  return { test: slug, sampler, counts: counts as number[], subject: draft.subject };
+  return {
+    test: slug,
+    sampler,
+    counts: counts as number[],
+    subject: draft.subject,
+    ...(draft.square ? { square: true } : {}),
+  };
 }
 
 const badCount = (text: string): boolean => {
@@ -44,10 +64,12 @@ export function CountTestSheet({
 }) {
   const { t } = useTranslation();
   const test = countTests.find((entry) => entry.slug === slug)!;
+  const card = fieldTestCard(slug);
   const [draft, setDraft] = useState<Draft>({
     sampler: String(before?.sampler ?? test.defaultSampler),
     counts: before?.counts.map(String) ?? Array.from({ length: test.fullSample }, () => ''),
     subject: before?.subject ?? (test.subjects[0] as string),
+    square: before?.square ?? false,
   });
   const typed: Draft = { ...draft, counts: draft.counts.filter((count) => count.trim() !== '') };
   const input = read(slug, typed);
@@ -57,7 +79,22 @@ export function CountTestSheet({
     setDraft({ ...draft, counts: draft.counts.map((c, i) => (i === index ? text : c)) });
   return (
     <Sheet open title={t(`test.${slug}`)} onClose={onClose}>
-      <Words tone="second">{t(`test.how.${slug}`)}</Words>
+      {card ? <FieldTestSteps card={card} /> : null}
+      {slug === 'grub-lift' ? (
+        <Choices
+          label={t('test.cutWith')}
+          value={draft.square ? 'square' : 'cutter'}
+          options={['cutter', 'square'] as const}
+          nameOf={(option) => t(`test.cut.${option}`)}
+          onChange={(option) =>
+            setDraft({
+              ...draft,
+              square: option === 'square',
+              sampler: option === 'square' ? '12' : String(test.defaultSampler),
+            })
+          }
+        />
+      ) : null}
       {test.subjects.length > 1 ? (
         <SelectField
           label={t('test.subject')}
@@ -70,7 +107,9 @@ export function CountTestSheet({
         />
       ) : null}
       <Field
-        label={t(test.sampler === 'diameter' ? 'test.diameter' : 'test.area')}
+        label={t(
+          draft.square ? 'test.side' : test.sampler === 'diameter' ? 'test.diameter' : 'test.area',
+        )}
         unit={test.sampler === 'diameter' ? 'in' : 'ft²'}
         numeric
         value={draft.sampler}

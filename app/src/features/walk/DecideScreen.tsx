@@ -1,12 +1,16 @@
 import {
-  cause as causeOf,
+  answeredSigns,
   causes,
+  desiredCover,
   findingsOf,
+  mainGrass,
   UNKNOWN_CAUSE,
   weeds as allWeeds,
   type Decision,
   type VisitBody,
+  zoneArea,
 } from '@alfombra/core';
+import { decideOptions, growingWeeksLeft } from '@alfombra/core/walking';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -34,6 +38,8 @@ import {
   Title,
   Words,
 } from '@/ui';
+import { CannotTellCard } from './CannotTellCard';
+import { OptionsCard } from './OptionsCard';
 import { readWeeds } from './readWeeds';
 import { useWalkDiagnosis } from './useWalkDiagnosis';
 
@@ -77,7 +83,9 @@ function Decide({
   const session = useSession();
   const { lawn, company } = question;
   const zone = lawn.zones.find(({ id }) => id === walk.zoneId)!;
-  const { diagnosis } = useWalkDiagnosis(question, view, zone, walk);
+  const { diagnosis, input } = useWalkDiagnosis(question, view, zone, walk);
+  const soil = view.soil[zone.id];
+  const patch = lawn.patches.find(({ id }) => id === walk.patchId) ?? null;
   const store = useWalkStore();
   const putVisit = usePutVisit(lawn.id);
   const [tried, setTried] = useState(false);
@@ -100,6 +108,8 @@ function Decide({
   const grassPct = zone.stand.reduce((sum, { cover }) => sum + cover, 0) * 100;
   const tooMuch = read.totalPct + grassPct > 100.5;
   const decide = (decision: Decision) => store.change(lawn.id, { decision });
+  const confirm = (cause: string) =>
+    decide({ kind: 'cause', cause, option: null, by: 'look', lookAgainOn: null });
   const setWeeds = (weeds: WeedDraft[]) => store.change(lawn.id, { weeds });
   const leading = diagnosis.posterior
     .filter(({ cause }) => cause !== UNKNOWN_CAUSE)
@@ -107,11 +117,12 @@ function Decide({
     .map(({ cause, p }) => ({ cause, p }));
   const decision = walk.decision;
   const day = decision && decision.kind !== 'cause' ? decision.lookAgainOn : null;
+  const badSample = decision?.kind === 'cannot-tell' && decision.sample?.to.trim() === '';
   const badDay = day !== null && day <= company.today;
 
   const save = () => {
     setTried(true);
-    if (!decision || !read.findings || tooMuch || badDay) return;
+    if (!decision || !read.findings || tooMuch || badDay || badSample) return;
     const going = question.visits.find(({ id }) => id === walk.visitId);
     const body: VisitBody = {
       lawnId: lawn.id,
@@ -126,6 +137,7 @@ function Decide({
           patchId: walk.patchId,
           answers: walk.answers,
           tests: walk.tests,
+          fieldTests: walk.fieldTests,
           leading,
           decision,
           weeds: read.findings,
@@ -160,7 +172,7 @@ function Decide({
             <Words weight="semi" tone="stop" role="alert">
               {t('decide.chooseFirst')}
             </Words>
-          ) : tried && (!read.findings || tooMuch || badDay) ? (
+          ) : tried && (!read.findings || tooMuch || badDay || badSample) ? (
             <Words weight="semi" tone="stop" role="alert">
               {t('decide.fixAbove')}
             </Words>
@@ -183,7 +195,7 @@ function Decide({
             label={t('decide.confirm', { cause: t(`cause.${cause}`) })}
             aside={t('common.percent', { value: percent(p) })}
             chosen={chosen === cause}
-            onPress={() => decide({ kind: 'cause', cause })}
+            onPress={() => confirm(cause)}
           />
         ))}
         <SelectField
@@ -195,7 +207,7 @@ function Decide({
               .map(({ slug }) => ({ value: slug, label: t(`cause.${slug}`) }))
               .sort((a, b) => a.label.localeCompare(b.label)),
           ]}
-          onChange={(cause) => cause !== '' && decide({ kind: 'cause', cause })}
+          onChange={(cause) => cause !== '' && confirm(cause)}
         />
         <Choice
           testID="cannot-tell"
@@ -206,6 +218,7 @@ function Decide({
             decide({
               kind: 'cannot-tell',
               lookAgainOn: daysOn(company.today, RECHECK_DAYS) as typeof company.today,
+              sample: null,
             })
           }
         />
@@ -222,6 +235,15 @@ function Decide({
             })
           }
         />
+        {decision?.kind === 'cannot-tell' ? (
+          <CannotTellCard
+            diagnosis={diagnosis}
+            today={company.today}
+            sample={decision.sample}
+            bad={tried && badSample}
+            onSample={(sample) => decide({ ...decision, sample })}
+          />
+        ) : null}
         {decision && decision.kind !== 'cause' ? (
           <PickerField
             type="date"
@@ -236,15 +258,29 @@ function Decide({
           />
         ) : null}
       </View>
-      {chosen ? (
-        <Card tone="caution">
-          <Words weight="bold">
-            {`${t('decide.action')}: ${t(`action.${causeOf(chosen)?.action ?? 'wait'}`)}`}
-          </Words>
-          <Words size="note" tone="second">
-            {t('decide.caution')}
-          </Words>
-        </Card>
+      {chosen && decision?.kind === 'cause' ? (
+        <OptionsCard
+          advice={decideOptions({
+            cause: chosen,
+            p: diagnosis.posterior.find(({ cause }) => cause === chosen)?.p ?? 0,
+            main: mainGrass(zone),
+            upkeep: lawn.upkeep,
+            irrigated: zone.site.irrigated,
+            today: company.today,
+            weeksLeft: growingWeeksLeft(
+              mainGrass(zone),
+              (soil?.meanF ?? []).slice((soil?.measuredDays ?? 1) - 1),
+            ),
+            damagedShare: patch
+              ? Math.min(1, (patch.lengthFt * patch.widthFt * Math.PI) / 4 / zoneArea(zone))
+              : null,
+            livingCover: desiredCover(zone),
+            known: Object.fromEntries(answeredSigns(input).known),
+          })}
+          cause={chosen}
+          chosen={decision.option}
+          onChoose={(option, lookAgainOn) => decide({ ...decision, option, lookAgainOn })}
+        />
       ) : null}
       <View className="gap-1">
         <Title>{t('decide.weeds')}</Title>

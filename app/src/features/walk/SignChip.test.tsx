@@ -1,6 +1,6 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { signs } from '@alfombra/core';
-import '@/i18n';
+import '@/i18n/deepWords';
 import { SignChip, type SignState } from './SignChip';
 import { SignPictogram } from './SignPictogram';
 

@@ -1,10 +1,13 @@
 import {
   countTests,
+  mainGrass,
+  signs,
   zoneArea,
   type CountTestInput,
   type NextCheck,
   type Patch,
 } from '@alfombra/core';
+import { fieldTestCard, fieldTestCards } from '@alfombra/core/walking';
 import { useRouter } from 'expo-router';
 import { useCallback, useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -31,10 +34,12 @@ import {
   useWide,
   Words,
 } from '@/ui';
+import { FieldTestSheet } from '@/features/fieldTests/FieldTestSheet';
 import { ArgumentSheet } from './ArgumentSheet';
 import { AskSheet } from './AskSheet';
 import { CountTestSheet } from './CountTestSheet';
 import { SignGrid } from './SignGrid';
+import { SignPictogram } from './SignPictogram';
 import type { SignState } from './SignChip';
 import { useWalkDiagnosis } from './useWalkDiagnosis';
 import { VerdictStrip } from './VerdictStrip';
@@ -42,6 +47,9 @@ import { VerdictStrip } from './VerdictStrip';
 const TABS: readonly WalkTab[] = ['kerb', 'standing', 'kneeling', 'test', 'context'];
 /** A patch that was tapped onto the plan, before it is paced. */
 const NEW_PATCH_FT = 4;
+
+/** The field test that answers a sign. */
+const testOf = (sign: string) => fieldTestCards.find(({ signs: own }) => own.includes(sign))?.slug;
 
 /** The walk: choose a zone and a patch, then look from three heights. */
 export function WalkScreen({ lawnId }: { lawnId: string }) {
@@ -158,16 +166,17 @@ function Look({
   const { lawn } = question;
   const zone = lawn.zones.find(({ id }) => id === walk.zoneId)!;
   const patch = lawn.patches.find(({ id }) => id === walk.patchId) ?? null;
-  const { input, diagnosis, fromWeather, soilF } = useWalkDiagnosis(question, view, zone, walk);
+  const { input, diagnosis, gathered, soilF } = useWalkDiagnosis(question, view, zone, walk);
   const store = useWalkStore();
   const [argued, setArgued] = useState<{ cause: string; p: number } | null>(null);
   const [asked, setAsked] = useState<string | null>(null);
   const [leaving, setLeaving] = useState(false);
   const [testing, setTesting] = useState<CountTestInput['test'] | null>(null);
+  const [fieldTesting, setFieldTesting] = useState<string | null>(null);
 
   const stateOf = useCallback(
     (slug: string): SignState => {
-      const answer = walk.answers[slug] ?? fromWeather[slug];
+      const answer = walk.answers[slug] ?? gathered[slug]?.answer;
       return answer === true
         ? 'yes'
         : answer === false
@@ -176,14 +185,14 @@ function Look({
             ? 'unsure'
             : 'open';
     },
-    [walk.answers, fromWeather],
+    [walk.answers, gathered],
   );
   const noteOf = (slug: string) =>
-    walk.answers[slug] === undefined && fromWeather[slug] !== undefined
-      ? t('walk.fromWeather')
+    walk.answers[slug] === undefined && gathered[slug]
+      ? t(`walk.from.${gathered[slug].from}`)
       : null;
   const seen = (tab: WalkTab) => {
-    if (tab === 'test') return walk.tests.length;
+    if (tab === 'test') return walk.tests.length + walk.fieldTests.length;
     const prefix = { kerb: 'k-', standing: 's-', kneeling: 'h-', context: 'c-' }[tab];
     return Object.entries(walk.answers).filter(
       ([slug, answer]) => slug.startsWith(prefix) && answer !== 'unsure',
@@ -192,6 +201,7 @@ function Look({
   const runCheck = (check: NextCheck) => {
     const test = countTests.find(({ sign }) => sign === check.sign);
     if (test) setTesting(test.slug);
+    else if (check.posture === 'test') setFieldTesting(testOf(check.sign) ?? null);
     else setAsked(check.sign);
   };
   const tabs = (
@@ -220,21 +230,36 @@ function Look({
                   ? used.counts.join(', ')
                   : t('walk.minutes', { value: number(test.seconds / 60) }),
               ]}
-              aside={used ? <Tag label={t('test.use')} tone="good" /> : undefined}
+              aside={used ? <Tag label={t('test.inUse')} tone="good" /> : undefined}
               onPress={() => setTesting(test.slug)}
             />
           );
         })}
-        <SignGrid
-          key="test"
-          posture="test"
-          stateOf={stateOf}
-          noteOf={noteOf}
-          checks={diagnosis.nextChecks}
-          onAnswer={(slug, value) => store.answer(lawn.id, slug, value)}
-          onHow={setAsked}
-          columns={wide ? 3 : 2}
-        />
+        {fieldTestCards
+          .filter(({ slug }) => !countTests.some((test) => test.slug === slug))
+          .map((card) => (
+            <ListRow
+              key={card.slug}
+              testID={`field-${card.slug}`}
+              title={t(`fieldTest.${card.slug}.name`)}
+              lines={[
+                [
+                  t('walk.minutes', { value: number(Math.max(1, card.seconds / 60)) }),
+                  card.waitDays
+                    ? t('fieldUi.waitDays', { low: card.waitDays[0], high: card.waitDays[1] })
+                    : null,
+                ]
+                  .filter(Boolean)
+                  .join(' · '),
+              ]}
+              aside={
+                walk.fieldTests.some(({ test }) => test === card.slug) ? (
+                  <Tag label={t('test.inUse')} tone="good" />
+                ) : undefined
+              }
+              onPress={() => setFieldTesting(card.slug)}
+            />
+          ))}
       </View>
     ) : (
       <View className="gap-3">
@@ -268,6 +293,8 @@ function Look({
       onDecide={() => router.push(`/lawns/${lawn.id}/decide`)}
     />
   );
+  const pattern = signs.find(({ slug, group }) => group === 'pattern' && stateOf(slug) === 'yes');
+  const mark = pattern ? <SignPictogram slug={pattern.slug} size={36} /> : null;
   const main = [...zone.stand].sort((a, b) => b.cover - a.cover)[0];
   return (
     <Screen
@@ -300,7 +327,13 @@ function Look({
       {wide ? (
         <View className="min-h-0 flex-1 flex-row gap-5 px-4 pb-4">
           <View className="w-[400px] gap-4">
-            <LawnPlan lawn={lawn} zoneId={zone.id} patchId={patch?.id ?? null} height={220} />
+            <LawnPlan
+              lawn={lawn}
+              zoneId={zone.id}
+              patchId={patch?.id ?? null}
+              height={220}
+              mark={mark}
+            />
             {strip}
           </View>
           <View className="min-w-0 flex-1 gap-4">
@@ -315,7 +348,14 @@ function Look({
             contentContainerClassName="gap-3 px-4 pb-4"
             stickyHeaderIndices={[1]}
           >
-            <LawnPlan lawn={lawn} zoneId={zone.id} patchId={patch?.id ?? null} height={112} focus />
+            <LawnPlan
+              lawn={lawn}
+              zoneId={zone.id}
+              patchId={patch?.id ?? null}
+              height={112}
+              focus
+              mark={mark}
+            />
             <View className="bg-ground">{tabs}</View>
             {body}
           </ScrollView>
@@ -359,6 +399,22 @@ function Look({
           setAsked(null);
         }}
       />
+      {fieldTesting ? (
+        <FieldTestSheet
+          slug={fieldTesting}
+          main={mainGrass(zone)}
+          before={walk.fieldTests.find(({ test }) => test === fieldTesting)}
+          onUse={(test, result) => {
+            store.putFieldTest(lawn.id, test, result.signs);
+            setFieldTesting(null);
+          }}
+          onTakeOut={() => {
+            store.dropFieldTest(lawn.id, fieldTesting, fieldTestCard(fieldTesting)?.signs ?? []);
+            setFieldTesting(null);
+          }}
+          onClose={() => setFieldTesting(null)}
+        />
+      ) : null}
       {testing ? (
         <CountTestSheet
           slug={testing}

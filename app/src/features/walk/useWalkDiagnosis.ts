@@ -1,5 +1,4 @@
 import {
-  contextSigns,
   diagnose,
   diagnosisInputSchema,
   monthOf,
@@ -8,18 +7,21 @@ import {
   type Posture,
   type Zone,
 } from '@alfombra/core';
+import { gatheredSigns, type GatheredSign } from '@alfombra/core/walking';
 import { useMemo } from 'react';
+import { useRecords, useSamples } from '@/api/queries';
 import type { SeasonQuestion, SeasonView } from '@/features/season/seasonView';
 import type { WalkDraft } from '@/state/walkStore';
 
 export interface WalkDiagnosis {
   input: DiagnosisInput;
   diagnosis: Diagnosis;
-  /** Signs that the weather record answered, so that the screen can say so. */
-  fromWeather: Record<string, boolean>;
+  /** Signs that answered themselves, so that the screen can say from what. */
+  gathered: Record<string, GatheredSign>;
   soilF: number | null;
 }
 
+const NONE: readonly never[] = [];
 /** Skill of a trained technician. */
 const TECHNICIAN_SKILL = 2;
 
@@ -30,22 +32,52 @@ export function useWalkDiagnosis(
   zone: Zone,
   walk: WalkDraft,
 ): WalkDiagnosis {
-  const { company, lawn, weather } = question;
+  const { company, lawn, weather, visits } = question;
+  const records = useRecords(lawn.id).data ?? NONE;
+  const samples = useSamples(lawn.id).data ?? NONE;
   const soil = view.soil[zone.id];
   const soilF = soil?.meanF[soil.measuredDays - 1] ?? null;
   return useMemo(() => {
-    const fromWeather = contextSigns(weather.days, zone.site.irrigated);
+    const gathered = gatheredSigns({
+      lawn,
+      zone,
+      patch: lawn.patches.find(({ id }) => id === walk.patchId) ?? null,
+      today: company.today,
+      days: weather.days,
+      records,
+      samples,
+      earlier: (visits.find(({ id }) => id === walk.visitId)?.looks ?? []).map(
+        ({ answers }) => answers,
+      ),
+    });
     const input = diagnosisInputSchema.parse({
       grass: zone.stand,
       zone: lawn.region,
       month: monthOf(company.today),
       ...(soilF === null ? {} : { soilTempF: soilF }),
       site: zone.site,
-      signs: { ...fromWeather, ...walk.answers },
+      signs: {
+        ...Object.fromEntries(Object.entries(gathered).map(([slug, { answer }]) => [slug, answer])),
+        ...walk.answers,
+      },
       tests: walk.tests,
       skill: TECHNICIAN_SKILL,
     });
     const posture: Posture = walk.tab;
-    return { input, diagnosis: diagnose(input, posture), fromWeather, soilF };
-  }, [company.today, lawn.region, weather, zone, soilF, walk.answers, walk.tests, walk.tab]);
+    return { input, diagnosis: diagnose(input, posture), gathered, soilF };
+  }, [
+    company.today,
+    lawn,
+    weather,
+    visits,
+    records,
+    samples,
+    zone,
+    soilF,
+    walk.patchId,
+    walk.visitId,
+    walk.answers,
+    walk.tests,
+    walk.tab,
+  ]);
 }

@@ -6,8 +6,8 @@ interface OutboxState {
   /** The line to the server: what the last attempt met. */
   line: 'unknown' | 'up' | 'down' | 'signed-out';
   sending: boolean;
-  /** Share of the device's storage in use, 0-1, when the browser tells. */
-  storage: number | null;
+  /** This app's storage on the device, bytes, when the browser tells. */
+  storage: { usage: number; quota: number } | null;
   /** Lawns that are on the device for work without a signal. */
   takenAlong: number;
   set: (change: Partial<Omit<OutboxState, 'set'>>) => void;

@@ -10,9 +10,6 @@ import { sendWrite } from './sendWrite';
 const PATIENCE_MS = 4000;
 const FIRST_RETRY_MS = 2000;
 const LAST_RETRY_MS = 60_000;
-/** From this share of the storage on, the screen warns before it fails. */
-export const STORAGE_WARN = 0.9;
-
 type AcceptedListener = (write: PendingWrite, document: ServerDocument) => void;
 
 let opened: Promise<{ database: OutboxDatabase; outbox: Outbox }> | null = null;
@@ -169,8 +166,9 @@ export async function discardWrite(seq: number): Promise<void> {
 
 async function measureStorage(): Promise<void> {
   const estimate = await navigator.storage?.estimate?.().catch(() => null);
-  if (!estimate?.quota || estimate.usage === undefined) return;
-  useOutboxStore.getState().set({ storage: estimate.usage / estimate.quota });
+  const { usage, quota } = estimate ?? {};
+  if (!quota || usage === undefined) return;
+  useOutboxStore.getState().set({ storage: { usage, quota } });
 }
 
 /** What the server holds of a document that a screen has, for a write on top of it. */

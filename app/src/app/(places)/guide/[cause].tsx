@@ -1,5 +1,7 @@
-import { CauseScreen } from '@/features/guide/CauseScreen';
+import { deepScreen } from '@/features/deepScreen';
 import { useLocalSearchParams } from 'expo-router';
+
+const CauseScreen = deepScreen('CauseScreen');
 
 export default function Cause() {
   const { cause } = useLocalSearchParams<{ cause: string }>();

@@ -1,3 +1,3 @@
-import { GuideScreen } from '@/features/guide/GuideScreen';
+import { deepScreen } from '@/features/deepScreen';
 
-export default GuideScreen;
+export default deepScreen('GuideScreen');

@@ -1,1 +1,3 @@
-export { ImportScreen as default } from '@/features/property/ImportScreen';
+import { deepScreen } from '@/features/deepScreen';
+
+export default deepScreen('ImportScreen');

@@ -1,4 +1,6 @@
-import { PropertyScreen } from '@/features/property/PropertyScreen';
+import { deepScreen } from '@/features/deepScreen';
+
+const PropertyScreen = deepScreen('PropertyScreen');
 
 export default function NewPropertyRoute() {
   return <PropertyScreen lawnId={null} />;

@@ -1,5 +1,7 @@
-import { DecideScreen } from '@/features/walk/DecideScreen';
+import { deepScreen } from '@/features/deepScreen';
 import { useLocalSearchParams } from 'expo-router';
+
+const DecideScreen = deepScreen('DecideScreen');
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>();

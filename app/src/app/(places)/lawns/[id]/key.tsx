@@ -1,5 +1,7 @@
-import { KeyScreen } from '@/features/key/KeyScreen';
+import { deepScreen } from '@/features/deepScreen';
 import { useLocalSearchParams } from 'expo-router';
+
+const KeyScreen = deepScreen('KeyScreen');
 
 export default function Route() {
   const { id, zone } = useLocalSearchParams<{ id: string; zone?: string }>();

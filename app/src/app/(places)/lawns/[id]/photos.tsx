@@ -1,5 +1,7 @@
-import { PhotosScreen } from '@/features/photos/PhotosScreen';
+import { deepScreen } from '@/features/deepScreen';
 import { useLocalSearchParams } from 'expo-router';
+
+const PhotosScreen = deepScreen('PhotosScreen');
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>();

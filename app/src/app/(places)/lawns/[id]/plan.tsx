@@ -1,5 +1,7 @@
-import { PlanScreen } from '@/features/plan/PlanScreen';
+import { deepScreen } from '@/features/deepScreen';
 import { useLocalSearchParams } from 'expo-router';
+
+const PlanScreen = deepScreen('PlanScreen');
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>();

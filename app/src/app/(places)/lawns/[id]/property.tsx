@@ -1,5 +1,7 @@
-import { PropertyScreen } from '@/features/property/PropertyScreen';
+import { deepScreen } from '@/features/deepScreen';
 import { useLocalSearchParams } from 'expo-router';
+
+const PropertyScreen = deepScreen('PropertyScreen');
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>();

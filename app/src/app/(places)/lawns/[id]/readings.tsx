@@ -1,5 +1,7 @@
-import { ReadingsScreen } from '@/features/readings/ReadingsScreen';
+import { deepScreen } from '@/features/deepScreen';
 import { useLocalSearchParams } from 'expo-router';
+
+const ReadingsScreen = deepScreen('ReadingsScreen');
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>();

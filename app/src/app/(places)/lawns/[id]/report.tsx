@@ -1,5 +1,7 @@
-import { ReportScreen } from '@/features/report/ReportScreen';
+import { deepScreen } from '@/features/deepScreen';
 import { useLocalSearchParams } from 'expo-router';
+
+const ReportScreen = deepScreen('ReportScreen');
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>();

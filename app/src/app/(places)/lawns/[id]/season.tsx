@@ -1,5 +1,7 @@
-import { LawnSeasonScreen } from '@/features/season/LawnSeasonScreen';
+import { deepScreen } from '@/features/deepScreen';
 import { useLocalSearchParams } from 'expo-router';
+
+const LawnSeasonScreen = deepScreen('LawnSeasonScreen');
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>();

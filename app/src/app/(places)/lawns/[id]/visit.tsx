@@ -1,5 +1,7 @@
-import { VisitScreen } from '@/features/visit/VisitScreen';
+import { deepScreen } from '@/features/deepScreen';
 import { useLocalSearchParams } from 'expo-router';
+
+const VisitScreen = deepScreen('VisitScreen');
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,5 +1,7 @@
-import { WalkScreen } from '@/features/walk/WalkScreen';
+import { deepScreen } from '@/features/deepScreen';
 import { useLocalSearchParams } from 'expo-router';
+
+const WalkScreen = deepScreen('WalkScreen');
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,5 +1,7 @@
-import { StepMixScreen } from '@/features/mix/StepMixScreen';
+import { deepScreen } from '@/features/deepScreen';
 import { useLocalSearchParams } from 'expo-router';
+
+const StepMixScreen = deepScreen('StepMixScreen');
 
 export default function Route() {
   const { id, step } = useLocalSearchParams<{ id: string; step: string }>();

@@ -1,5 +1,7 @@
-import { ZoneScreen } from '@/features/visit/ZoneScreen';
+import { deepScreen } from '@/features/deepScreen';
 import { useLocalSearchParams } from 'expo-router';
+
+const ZoneScreen = deepScreen('ZoneScreen');
 
 export default function Route() {
   const { id, zone } = useLocalSearchParams<{ id: string; zone: string }>();

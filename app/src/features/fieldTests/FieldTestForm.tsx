@@ -1,0 +1,141 @@
+import type { GrassSlug } from '@alfombra/core';
+import {
+  fieldTestResult,
+  type FieldTestCard,
+  type FieldTestInput,
+  type FieldTestResult,
+} from '@alfombra/core/walking';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { View } from 'react-native';
+import { Button, Card, Chip, Choices, Field, number, Words } from '@/ui';
+import { draftOf, readFieldTest } from './readFieldTest';
+
+/** The readings of a test and at once what they say. */
+export function FieldTestForm({
+  card,
+  main,
+  before,
+  onUse,
+  onTakeOut,
+}: {
+  card: FieldTestCard;
+  /** Grass that the limits depend on. */
+  main: GrassSlug;
+  before?: FieldTestInput | undefined;
+  /** Left out where there is no walk to use it in. */
+  onUse?: (input: FieldTestInput, result: FieldTestResult) => void;
+  onTakeOut?: () => void;
+}) {
+  const { t } = useTranslation();
+  const [draft, setDraft] = useState(() => draftOf(card, before));
+  const [tried, setTried] = useState(false);
+  const { input, problems } = readFieldTest(card, draft);
+  const result = input ? fieldTestResult(input, main) : null;
+  const set = (slug: string, value: string | boolean) => setDraft({ ...draft, [slug]: value });
+  const words = (slug: string) => t(`fieldTest.${card.slug}.field.${slug}`);
+  if (card.fields.length === 0) return null;
+  return (
+    <View className="gap-3">
+      {card.fields.map((field) => {
+        const { slug, kind, unit, min, max, samples } = field;
+        const typed = draft[slug];
+        const problem = problems[slug];
+        // An empty field is only wrong once somebody wanted to use the result.
+        const error =
+          problem && (tried || problem !== 'missing')
+            ? t(`fieldUi.problem.${problem}`, { min: number(min, 1), max: number(max, 1) })
+            : undefined;
+        if (kind === 'yes-no') {
+          return (
+            <View key={slug} className="gap-1">
+              <Choices
+                label={words(slug)}
+                value={typeof typed === 'boolean' ? (typed ? 'yes' : 'no') : null}
+                options={['yes', 'no'] as const}
+                nameOf={(option) => t(`walk.${option}`)}
+                onChange={(option) => set(slug, option === 'yes')}
+              />
+              {error ? (
+                <Words size="note" weight="semi" tone="stop" role="alert">
+                  {error}
+                </Words>
+              ) : null}
+            </View>
+          );
+        }
+        const text = typeof typed === 'string' ? typed : '';
+        const have = text.trim() === '' ? 0 : text.trim().split(/[\s;]+/).length;
+        return (
+          <View key={slug} className="flex-row items-end gap-2">
+            <View className="flex-1">
+              <Field
+                label={words(slug)}
+                numeric={kind !== 'series'}
+                {...(unit ? { unit } : {})}
+                value={text}
+                onChange={(value) => set(slug, value)}
+                error={error}
+                hint={
+                  kind === 'series'
+                    ? `${t('fieldUi.seriesOf', { have, want: samples })} · ${t('fieldUi.series')}`
+                    : undefined
+                }
+                testID={`reading-${slug}`}
+              />
+            </View>
+            {kind === 'count' ? (
+              <Chip
+                label={t('fieldUi.addOne')}
+                chosen={false}
+                onPress={() => set(slug, String(Math.min(max, (Number(text) || 0) + 1)))}
+              />
+            ) : null}
+          </View>
+        );
+      })}
+      {result ? <ResultCard card={card} result={result} /> : null}
+      {onUse ? (
+        <Button
+          label={t('fieldUi.apply')}
+          onPress={() => {
+            setTried(true);
+            if (input && result) onUse(input, result);
+          }}
+          testID="use-field-test"
+          wide
+        />
+      ) : null}
+      {before && onTakeOut ? (
+        <Button kind="quiet" label={t('fieldUi.takeOut')} onPress={onTakeOut} />
+      ) : null}
+    </View>
+  );
+}
+
+function ResultCard({ card, result }: { card: FieldTestCard; result: FieldTestResult }) {
+  const { t } = useTranslation();
+  return (
+    <Card tone="panel" testID="field-test-result">
+      {result.figures.map(({ slug, value, unit, digits }) => (
+        <View key={slug} className="flex-row gap-3">
+          <Words tone="second" className="flex-1">
+            {t(`fieldFigure.${slug}`)}
+          </Words>
+          <Words weight="bold" tabular>
+            {`${number(value, digits)}${unit ? ` ${unit}` : ''}`}
+          </Words>
+        </View>
+      ))}
+      <Words weight="bold">{t(`fieldTest.${card.slug}.verdict.${result.verdict}`)}</Words>
+      {Object.entries(result.signs).map(([sign, answer]) => (
+        <Words key={sign} size="note">
+          {`${t(`sign.${sign}.label`)}: ${t(`fieldUi.${answer === 'unsure' ? 'open' : answer ? 'yes' : 'no'}`)}`}
+        </Words>
+      ))}
+      <Words size="note" tone="quiet">
+        {t('fieldUi.caution')}
+      </Words>
+    </Card>
+  );
+}

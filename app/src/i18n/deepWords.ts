@@ -1,0 +1,12 @@
+import { i18next } from '.';
+import checks from './en/checks.json';
+import deepUi from './en/deepUi.json';
+import fieldTests from './en/fieldTests.json';
+import key from './en/key.json';
+import rules from './en/rules.json';
+import signs from './en/signs.json';
+
+/** Words that only the screens behind the first ones show; they come with those screens' chunk. */
+export const deepWords = { ...deepUi, ...fieldTests, check: checks, key, rule: rules, sign: signs };
+
+i18next.addResourceBundle('en', 'translation', deepWords, true);
