@@ -8,7 +8,7 @@ import type { BrowserContext, Page } from 'playwright-core';
 import { closeBrowsers, openBrowser, PHONE, WIDE } from './browser.ts';
 import { ADDRESS, clearServer, startServer } from './testServer.ts';
 
-const PATIENCE_MS = 20_000;
+const PATIENCE_MS = 45_000;
 
 for (const [size, viewport] of [
   ['phone', PHONE],
@@ -181,8 +181,14 @@ for (const [size, viewport] of [
       await page.reload();
       await id('revoke').click();
       await page.getByText('taken back').waitFor();
-      await customer.reload();
-      await customer.getByText('This link does not work any more').waitFor();
+      // What is taken back on the device reaches the server a moment later.
+      const gone = customer.getByText('This link does not work any more');
+      for (const until = Date.now() + PATIENCE_MS; Date.now() < until;) {
+        await customer.reload();
+        await gone.or(customer.getByTestId('shared-report')).first().waitFor();
+        if (await gone.isVisible()) break;
+      }
+      await gone.waitFor();
       await theirs.close();
     });
 

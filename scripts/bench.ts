@@ -13,6 +13,7 @@ import {
   seasonRequestSchema,
   signs,
   syntheticForecast,
+  syntheticPast,
   syntheticYear,
   zoneSoil,
   type GrassSlug,
@@ -41,11 +42,12 @@ const CLIMATE = {
 function weather(seed: number): WeatherBundle {
   const year = [...syntheticYear(CLIMATE, 2026, seed), ...syntheticYear(CLIMATE, 2027, seed)];
   return {
-    station: { id: 'bench', name: 'bench', region: 'transition', standIn: true },
+    station: { id: 'bench', name: 'bench', region: 'transition', latitude: 38, standIn: true },
     today: TODAY,
     days: year.slice(0, 98),
     forecast: syntheticForecast(year.slice(98), TODAY, seed),
     climate: climateNormals(CLIMATE),
+    past: syntheticPast(CLIMATE, 2026, 20, seed),
   };
 }
 

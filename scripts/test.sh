@@ -18,7 +18,8 @@ bash scripts/build-web.sh; echo $? >"$out/build"
 step "the story in the browser"
 if [ "$(cat "$out/build")" = 0 ]; then
   node --import tsx --test --test-reporter=tap --test-concurrency=1 e2e/*.test.ts >"$out/e2e.tap" 2>"$out/e2e.err"
-  grep -E '^ *(not ok|ok)|^# |error:|expected|actual|message' "$out/e2e.tap" | head -n 200
+  # A failure is told whole: which wait, which locator, which line.
+  awk '/^ *(not ok|ok)|^# /; /error:/ {left = 12} left-- > 0' "$out/e2e.tap" | head -n 300
   tail -n 20 "$out/e2e.err"
 fi
 node scripts/sum-tests.mjs "$out"

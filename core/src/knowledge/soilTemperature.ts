@@ -46,6 +46,27 @@ export const siteOffsetsSource = MEMORY;
 /** Freezing water holds the soil: between these °F it moves at most this much a day. */
 export const freezing = { fromF: 31, toF: 32.5, maxChangePerDayF: 0.3, source: MEMORY } as const;
 
+/** Snow from this depth on shuts the air out: the soil drifts at this share a day. */
+export const underSnow = {
+  fromIn: 3,
+  leastF: 31,
+  towardsF: 33,
+  response: 0.03,
+  source: MEMORY,
+} as const;
+
+/**
+ * A winter under snow, counted from 1 January: this many days of cover stand for sixty of the whole
+ * winter, so few for none to speak of, and after so many days of record the winter is over.
+ */
+export const snowCover = {
+  coverIn: 1,
+  longDays: 45,
+  shortDays: 20,
+  winterDays: 75,
+  source: MEMORY,
+} as const;
+
 /** Calibration with probe readings: prior and drift of the model's bias. */
 export const calibration = {
   /** Prior variance of the bias, °F². */

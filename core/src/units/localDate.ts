@@ -60,3 +60,39 @@ export const dayOfYear = (date: LocalDate): number =>
 export function monthInWindow(month: number, [first, last]: readonly [number, number]): boolean {
   return first <= last ? month >= first && month <= last : month >= first || month <= last;
 }
+
+/** Day of the year (1-366) and month of each of so many days from a start, shape (count). */
+export function calendarRun(
+  start: LocalDate,
+  count: number,
+): { dayOfYear: Int16Array; month: Uint8Array } {
+  const run = { dayOfYear: new Int16Array(count), month: new Uint8Array(count) };
+  let year = yearOf(start);
+  let month = monthOf(start);
+  let day = Number(start.slice(8));
+  let ofYear = dayOfYear(start);
+  let length = daysOfMonth(year, month);
+  for (let index = 0; index < count; index += 1) {
+    run.dayOfYear[index] = ofYear;
+    run.month[index] = month;
+    day += 1;
+    ofYear += 1;
+    if (day <= length) continue;
+    day = 1;
+    month += 1;
+    if (month > 12) {
+      month = 1;
+      year += 1;
+      ofYear = 1;
+    }
+    length = daysOfMonth(year, month);
+  }
+  return run;
+}
+
+const MONTH_DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
+
+const daysOfMonth = (year: number, month: number): number =>
+  month === 2 && ((year % 4 === 0 && year % 100 !== 0) || year % 400 === 0)
+    ? 29
+    : (MONTH_DAYS[month - 1] as number);

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import {
   addDays,
+  calendarRun,
   dayOfYear,
   daysBetween,
   fahrenheit,
@@ -8,6 +9,7 @@ import {
   isLocalDate,
   localDate,
   monthInWindow,
+  monthOf,
   ounces,
   perAcre,
   per1000,
@@ -71,4 +73,14 @@ describe('local dates', () => {
     expect(monthInWindow(5, [10, 4])).toBe(false);
     expect(monthInWindow(5, [5, 9])).toBe(true);
   });
+});
+
+it('runs over the calendar day by day, leap years too', () => {
+  for (const start of ['2023-12-30', '2024-02-27', '2026-02-27', '2100-02-28']) {
+    const run = calendarRun(localDate(start), 400);
+    for (let index = 0; index < 400; index += 1) {
+      const date = addDays(localDate(start), index);
+      expect([run.dayOfYear[index], run.month[index]]).toEqual([dayOfYear(date), monthOf(date)]);
+    }
+  }
 });

@@ -23,24 +23,6 @@ export interface Bias {
   variance: number;
 }
 
-/**
- * Bias of the soil model by shrunken least squares: few readings pull little.
- * No reading gives bias 0 with the prior's variance.
- */
-export function shrunkenBias(
-  residuals: readonly Pick<ProbeResidual, 'residualF' | 'spots' | 'spotSdF'>[],
-  priorVariance: number = calibration.priorVariance,
-): Bias {
-  let weighted = 0;
-  let precision = 1 / priorVariance;
-  for (const residual of residuals) {
-    const weight = 1 / readingVariance(residual);
-    weighted += residual.residualF * weight;
-    precision += weight;
-  }
-  return { biasF: weighted / precision, variance: 1 / precision };
-}
-
 export interface FilterStep extends Bias {
   gain: number;
   predictedVariance: number;

@@ -1,4 +1,5 @@
 import { meanAir, type DailyWeather } from './dailyWeather';
+import { snowCover } from '../knowledge';
 import { dampnessOf } from './riskModels';
 
 const mean = (values: readonly number[]) =>
@@ -41,6 +42,11 @@ export function contextSigns(
     answers['c-coolwet'] =
       air >= 40 && air <= 65 && (wet >= 4 || (humidity.length === 7 && mean(humidity) >= 85));
   }
+  const { coverIn, longDays, shortDays } = snowCover;
+  const known = days.filter(({ snowIn }) => snowIn !== undefined);
+  const covered = known.filter(({ snowIn }) => (snowIn as number) >= coverIn).length;
+  if (covered >= longDays) answers['c-snow'] = true;
+  else if (known.length >= snowCover.winterDays && covered < shortDays) answers['c-snow'] = false;
   if (days.length >= 21) answers['c-frost'] = last(21).some((day) => day.tminF < 30);
   return answers;
 }

@@ -15,6 +15,8 @@ export const dailyWeatherSchema = z
     rainIn: z.number().min(0).max(30).default(0),
     rhPct: z.number().min(0).max(100).optional(),
     windMph: z.number().min(0).max(150).optional(),
+    /** Depth of snow on the ground. */
+    snowIn: z.number().min(0).max(400).optional(),
   })
   .refine((day) => day.tmaxF >= day.tminF, {
     path: ['tmaxF'],
@@ -30,6 +32,15 @@ export const climateDaySchema = z.object({
   sdF: z.number().nonnegative(),
 });
 export type ClimateDay = z.infer<typeof climateDaySchema>;
+
+/** A year that has been, as departures from normal: the projection's members are drawn from these. */
+export const pastYearSchema = z.object({
+  year: z.number().int(),
+  /** Daily mean air less normal, °F, by day of year. */
+  anomalyF: z.array(z.number()).length(366),
+  rainIn: z.array(z.number().nonnegative()).length(366),
+});
+export type PastYear = z.infer<typeof pastYearSchema>;
 
 /** Mean air temperature of a day, °F: halfway between high and low. */
 export const meanAir = (day: Pick<DailyWeather, 'tmaxF' | 'tminF'>): number =>

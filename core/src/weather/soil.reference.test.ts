@@ -9,7 +9,6 @@ import {
   driftingBias,
   fiveDayMean,
   responseAtDepth,
-  shrunkenBias,
   soilTemperature,
 } from '.';
 
@@ -99,11 +98,6 @@ describe('calibration with a probe', () => {
     { residualF: 1.6, spots: 5, spotSdF: 0.9, day: 10 },
     { residualF: 3.1, spots: 3, spotSdF: 1.5, day: 17 },
   ];
-  it('shrinks three readings to a bias of 2.121 ± 0.430 °F', () => {
-    const bias = shrunkenBias(readings);
-    expect(bias.biasF).toBeCloseTo(2.121, 3);
-    expect(bias.variance).toBeCloseTo(0.1853, 4);
-  });
   it('filters the same readings as they come', () => {
     const steps = driftingBias(readings);
     [2.267, 1.816, 2.312].forEach((b, i) => expect(steps[i]?.biasF).toBeCloseTo(b, 3));

@@ -1,17 +1,15 @@
-import { freezing, siteOffsets, soilResponse, type SiteFactor } from '../knowledge';
-import { monthOf, type LocalDate } from '../units';
+import { freezing, siteOffsets, soilResponse, underSnow, type SiteFactor } from '../knowledge';
 
 /** Index into an offset row: winter, spring, summer, fall of the northern hemisphere. */
-export function seasonIndex(date: LocalDate): 0 | 1 | 2 | 3 {
-  const month = monthOf(date);
+function seasonIndex(month: number): 0 | 1 | 2 | 3 {
   if (month === 12 || month <= 2) return 0;
   if (month <= 5) return 1;
   return month <= 8 ? 2 : 3;
 }
 
-/** °F to add to the air mean at a site on a date: the offset rows that apply, added up. */
-export function siteOffset(factors: readonly SiteFactor[], date: LocalDate): number {
-  const season = seasonIndex(date);
+/** °F to add to the air mean at a site in a month: the offset rows that apply, added up. */
+export function siteOffset(factors: readonly SiteFactor[], month: number): number {
+  const season = seasonIndex(month);
   return factors.reduce((sum, factor) => sum + siteOffsets[factor][season], 0);
 }
 
@@ -45,15 +43,24 @@ export interface SoilModelOptions {
 
 const { fromF: FREEZING_FROM, toF: FREEZING_TO, maxChangePerDayF: FREEZING_CHANGE } = freezing;
 
-/** One day of the first-order soil model, °F. */
+/** One day of the first-order soil model, °F. @param snowIn depth of snow that lies on it */
 export function soilStep(
   beforeF: number,
   effectiveAirF: number,
-  { response, warming = 1, freezeRule = true }: Omit<SoilModelOptions, 'startF'>,
+  options: Omit<SoilModelOptions, 'startF'>,
+  snowIn = 0,
 ): number {
+  // Under snow the soil no longer follows the air: it drifts to just above freezing.
+  if (snowIn >= underSnow.fromIn) {
+    return Math.max(
+      underSnow.leastF,
+      beforeF + underSnow.response * (underSnow.towardsF - beforeF),
+    );
+  }
   const gap = effectiveAirF - beforeF;
-  const change = response * (gap > 0 ? warming : 1) * gap;
-  if (freezeRule && beforeF >= FREEZING_FROM && beforeF <= FREEZING_TO) {
+  const warming = gap > 0 ? (options.warming ?? 1) : 1;
+  const change = options.response * warming * gap;
+  if (beforeF <= FREEZING_TO && beforeF >= FREEZING_FROM && options.freezeRule !== false) {
     return beforeF + Math.max(-FREEZING_CHANGE, Math.min(FREEZING_CHANGE, change));
   }
   return beforeF + change;

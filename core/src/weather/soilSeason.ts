@@ -1,7 +1,7 @@
 import { CROSSING_CONFIRM_DAYS, crossingWindows, type SiteFactor } from '../knowledge';
-import { addDays, dayOfYear, daysBetween, localDate, toDayNumber, type LocalDate } from '../units';
+import { addDays, calendarRun, daysBetween, localDate, toDayNumber, type LocalDate } from '../units';
 import { crossing } from './crossing';
-import { meanAir, type ClimateDay, type DailyWeather } from './dailyWeather';
+import { meanAir, type ClimateDay, type DailyWeather, type PastYear } from './dailyWeather';
 import { fiveDayMean } from './fiveDayMean';
 import { normalDraws, seededRandom } from './seededRandom';
 import { responseAtDepth, siteOffset, soilStep } from './soilModel';
@@ -16,13 +16,15 @@ export interface SoilSeasonInput {
   forecast: readonly (DailyWeather & { sdF: number })[];
   /** Normals by day of year, shape (366): index 0 is 1 January. */
   climate: readonly ClimateDay[];
+  /** Years that have been: from eight on each is a member of the band, else years are simulated. */
+  past?: readonly PastYear[];
   factors: readonly SiteFactor[];
   depthIn: number;
   /** °F to add to the model, from probe readings. */
   biasF: number;
   /** Last day of the projection. */
   until: LocalDate;
-  /** Simulated years in the band. */
+  /** Years in the band where they are simulated. */
   members?: number;
   seed: number;
 }
@@ -56,12 +58,23 @@ export interface SoilSeason {
   airLowF: number[];
   /** Spread of the air high about what stands in `airHighF`, °F; 0 where measured. */
   airSdF: number[];
-  crossing(thresholdF: number, direction: 'rising' | 'falling', year?: number): SoilCrossing | null;
+  crossing(
+    thresholdF: number,
+    direction: 'rising' | 'falling',
+    year?: number,
+    confirmDays?: number,
+  ): SoilCrossing | null;
 }
 
 /** Day-to-day persistence of an air anomaly. */
 const PERSISTENCE = 0.75;
 const DEFAULT_MEMBERS = 40;
+/** Fewer years than this make no band of their own. */
+const LEAST_PAST_YEARS = 8;
+/** A spell of a month outlasts a single day's weather: its share, and the days it takes to fade. */
+const SPELL_DAYS = 30;
+const SPELL_SHARE = 0.2;
+const SPELL_FADES_DAYS = 45;
 
 function quantile(sorted: ArrayLike<number>, p: number): number {
   const position = (sorted.length - 1) * p;
@@ -95,18 +108,17 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
   const warmup = measured.slice(0, 30);
   const startF = warmup.reduce((sum, day) => sum + meanAir(day), 0) / warmup.length;
 
-  const normal: ClimateDay[] = [];
-  const offsets = new Float64Array(total);
-  for (let index = 0; index < total; index += 1) {
-    const date = measured[index]?.date ?? addDays(start, index);
-    normal.push(climate[dayOfYear(date) - 1] as ClimateDay);
-    offsets[index] = siteOffset(factors, date);
-  }
+  const run = calendarRun(start, total);
+  const normal = Array.from(run.dayOfYear, (day) => climate[day - 1] as ClimateDay);
+  const byMonth = Array.from({ length: 13 }, (_, month) => siteOffset(factors, month));
+  const offsets = Float64Array.from(run.month, (month) => byMonth[month] as number);
+  const days = run.dayOfYear.map((day) => day - 1);
 
   const measuredSoil: number[] = [];
   let soil = startF;
   measured.forEach((day, index) => {
-    soil = soilStep(soil, meanAir(day) + (offsets[index] as number), { response });
+    const air = meanAir(day) + (offsets[index] as number);
+    soil = soilStep(soil, air, { response }, day.snowIn);
     measuredSoil.push(soil);
   });
   const soilToday = soil;
@@ -114,6 +126,11 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
   const future = Math.max(0, total - measuredDays);
   const lastNormal = normal[measuredDays - 1] as ClimateDay;
   const anomalyToday = meanAir(last) - meanAir(lastNormal);
+  const spellDays = Math.min(SPELL_DAYS, measuredDays);
+  let spell = 0;
+  for (let index = measuredDays - spellDays; index < measuredDays; index += 1) {
+    spell += (meanAir(measured[index]!) - meanAir(normal[index]!)) / spellDays;
+  }
 
   // Flat arrays: the simulation below is the inner loop of every season on the company's books.
   const usualMean = Float64Array.from(normal, meanAir);
@@ -121,33 +138,56 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
   const toldMean = Float64Array.from(forecast.slice(0, future), meanAir);
   const draw = normalDraws(seededRandom(input.seed));
   const innovation = Math.sqrt(1 - PERSISTENCE ** 2);
-  const past = Float64Array.from(measuredSoil, (value) => value + biasF);
+  const history = Float64Array.from(measuredSoil, (value) => value + biasF);
   const step = { response };
-  const simulate = (): Float64Array => {
+  const past = input.past ?? [];
+  const ownYears = past.length >= LEAST_PAST_YEARS;
+  // What of a departure is left after so many days, and how much of a year's own weather has come in.
+  const fading = new Float64Array(future);
+  const left = new Float64Array(future);
+  const own = new Float64Array(future);
+  for (let lead = 0; lead < future; lead += 1) {
+    fading[lead] = SPELL_SHARE * spell * Math.exp(-lead / SPELL_FADES_DAYS);
+    left[lead] = PERSISTENCE ** Math.max(0, lead - toldMean.length + 1);
+    own[lead] = Math.sqrt(1 - left[lead]! ** 2);
+  }
+  const toldSd = Float64Array.from(forecast.slice(0, future), ({ sdF }) => sdF);
+  const simulate = (member: number): Float64Array => {
     const series = new Float64Array(total);
-    series.set(past.subarray(0, Math.min(total, measuredDays)));
+    series.set(history.subarray(0, Math.min(total, measuredDays)));
+    const year = ownYears ? past[member >> 1]!.anomalyF : null;
+    const sign = member % 2 === 0 ? 1 : -1;
     let ground = soilToday;
-    let anomaly = anomalyToday;
+    let anomaly = anomalyToday - SPELL_SHARE * spell;
     let error = 0;
     for (let lead = 0; lead < future; lead += 1) {
       const index = measuredDays + lead;
-      const shock = innovation * draw();
       let air: number;
       if (lead < toldMean.length) {
-        error = PERSISTENCE * error + shock;
-        air = toldMean[lead]! + error * forecast[lead]!.sdF;
-        anomaly = air - usualMean[index]!;
+        // A forecast errs the way the weather of some year did.
+        error = year
+          ? (sign * year[days[index]!]!) / usualSd[index]!
+          : PERSISTENCE * error + innovation * draw();
+        air = toldMean[lead]! + error * toldSd[lead]!;
+        anomaly = air - usualMean[index]! - fading[lead]!;
+      } else if (year) {
+        // Today's departure fades while the year's own weather comes in, and the spread stays whole.
+        const weather = left[lead]! * anomaly + own[lead]! * sign * year[days[index]!]!;
+        air = usualMean[index]! + fading[lead]! + weather;
       } else {
-        anomaly = PERSISTENCE * anomaly + shock * usualSd[index]!;
-        air = usualMean[index]! + anomaly;
+        anomaly = PERSISTENCE * anomaly + innovation * draw() * usualSd[index]!;
+        air = usualMean[index]! + fading[lead]! + anomaly;
       }
       ground = soilStep(ground, air + offsets[index]!, step);
       series[index] = ground + biasF;
     }
     return series;
   };
-  const memberCount = future > 0 ? (input.members ?? DEFAULT_MEMBERS) : 1;
-  const members = Array.from({ length: memberCount }, () => fiveDayMean(simulate()));
+  // Each year comes with its mirror image, so that few of them still stand about the normal.
+  const wanted = ownYears ? 2 * past.length : (input.members ?? DEFAULT_MEMBERS);
+  const members = Array.from({ length: future > 0 ? wanted : 1 }, (_, member) =>
+    fiveDayMean(simulate(member)),
+  );
 
   const firstMember = members[0] as (number | null)[];
   const meanF = firstMember.slice(0, measuredDays);
@@ -175,6 +215,7 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
     thresholdF: number,
     direction: 'rising' | 'falling',
     year = Number(today.slice(0, 4)),
+    confirmDays: number = CROSSING_CONFIRM_DAYS,
   ): SoilCrossing | null => {
     const { from, to } = crossingWindows[direction];
     const iso = (y: number, [month, day]: readonly [number, number]) =>
@@ -185,13 +226,13 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
       toDayNumber(iso(direction === 'falling' ? year + 1 : year, to)) - startNumber,
     );
     if (toIndex < fromIndex) return null;
-    const options = { from: fromIndex, to: toIndex, confirmDays: CROSSING_CONFIRM_DAYS };
-    const days = members
+    const options = { from: fromIndex, to: toIndex, confirmDays };
+    const found = members
       .map((series) => crossing(series, thresholdF, direction, options))
       .filter((day): day is number => day !== null)
       .sort((a, b) => a - b);
-    if (days.length === 0 || days.length * 2 < members.length) return null;
-    const at = (p: number) => addDays(start, Math.round(quantile(days, p)));
+    if (found.length === 0 || found.length * 2 < members.length) return null;
+    const at = (p: number) => addDays(start, Math.round(quantile(found, p)));
     const middle = at(0.5);
     return {
       thresholdF,
@@ -199,8 +240,8 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
       date: middle,
       early: at(0.1),
       late: at(0.9),
-      measured: daysBetween(middle, today) >= CROSSING_CONFIRM_DAYS - 1,
-      share: days.length / members.length,
+      measured: daysBetween(middle, today) >= confirmDays - 1,
+      share: found.length / members.length,
     };
   };
 

@@ -1,5 +1,5 @@
 import { addDays, dayOfYear, daysBetween, localDate, type LocalDate } from '../units';
-import type { ClimateDay, DailyWeather } from './dailyWeather';
+import { meanAir, type ClimateDay, type DailyWeather, type PastYear } from './dailyWeather';
 import { normalDraws, seededRandom } from './seededRandom';
 
 /** A made-up climate: a yearly wave with persistent weather on it. */
@@ -60,6 +60,7 @@ export function syntheticYear(
   const days = daysBetween(start, localDate(`${year + 1}-01-01`));
   let anomaly = draw();
   let wet = false;
+  let snow = 0;
   return Array.from({ length: days }, (_, index) => {
     const date = addDays(start, index);
     const normal = normals[dayOfYear(date) - 1] as ClimateDay;
@@ -69,15 +70,57 @@ export function syntheticYear(
       climate.wetShare * (wet ? WET_AFTER_WET : 1 - (WET_AFTER_WET - 1) * climate.wetShare);
     const mean = (normal.tmaxF + normal.tminF) / 2 + anomaly * normal.sdF;
     const half = ((normal.tmaxF - normal.tminF) / 2) * (wet ? 0.7 : 0.95 + 0.2 * uniform());
+    const rainIn = wet ? round(-Math.log(1 - uniform()) * climate.wetDayIn, 2) : 0;
+    snow = snowAfter(snow, mean, rainIn);
     return {
       date,
       tmaxF: round(mean + half),
       tminF: round(mean - half),
-      rainIn: wet ? round(-Math.log(1 - uniform()) * climate.wetDayIn, 2) : 0,
+      rainIn,
+      snowIn: round(snow),
       rhPct: Math.round(Math.max(25, Math.min(98, (wet ? 84 : 62) + 8 * draw()))),
       windMph: round(Math.max(0.5, 6.5 + 2.8 * draw()), 1),
     };
   });
+}
+
+/** Ten inches of snow to one of rain below freezing; a tenth of an inch melts for each °F above. */
+const snowAfter = (depthIn: number, meanF: number, rainIn: number): number =>
+  meanF <= 32 ? 0.97 * depthIn + 10 * rainIn : Math.max(0, depthIn - 0.1 * (meanF - 32) - rainIn);
+
+/** Years before one, as a station would keep them: departures from normal. */
+export function syntheticPast(
+  climate: SyntheticClimate,
+  before: number,
+  count: number,
+  seed: number,
+): PastYear[] {
+  const normals = climateNormals(climate).map(meanAir);
+  return Array.from({ length: count }, (_, index) =>
+    pastYear(before - 1 - index, syntheticYear(climate, before - 1 - index, seed), normals),
+  );
+}
+
+/** A year's days as departures from normal; a missing 29 February repeats the day before. */
+export function pastYear(
+  year: number,
+  days: readonly DailyWeather[],
+  normalMeanF: readonly number[],
+): PastYear {
+  const byDay = new Map(days.map((day) => [day.date.slice(5), day]));
+  let last = days[0] as DailyWeather;
+  const row = Array.from({ length: 366 }, (_, index) => {
+    // 2024 is a leap year: its days name all 366.
+    const name = addDays(localDate('2024-01-01'), index).slice(5);
+    const own = byDay.get(name);
+    if (own) last = own;
+    return { day: last, own: own !== undefined, index };
+  });
+  return {
+    year,
+    anomalyF: row.map(({ day, index }) => round(meanAir(day) - (normalMeanF[index] as number))),
+    rainIn: row.map(({ day, own }) => (own ? day.rainIn : 0)),
+  };
 }
 
 function round(value: number, digits = 1): number {

@@ -1,6 +1,11 @@
 import { z } from 'zod';
 import { regionSchema } from '../knowledge';
-import { climateDaySchema, dailyWeatherSchema, localDateSchema } from './dailyWeather';
+import {
+  climateDaySchema,
+  dailyWeatherSchema,
+  localDateSchema,
+  pastYearSchema,
+} from './dailyWeather';
 
 /** Everything a station says of one year, as it stands on one day. */
 export const weatherBundleSchema = z.object({
@@ -8,6 +13,8 @@ export const weatherBundleSchema = z.object({
     id: z.string(),
     name: z.string(),
     region: regionSchema,
+    /** Degrees, north positive. */
+    latitude: z.number().min(-66).max(66),
     /** Made-up weather: the screen says so. */
     standIn: z.boolean(),
   }),
@@ -17,6 +24,8 @@ export const weatherBundleSchema = z.object({
   forecast: z.array(dailyWeatherSchema.and(z.object({ sdF: z.number().nonnegative() }))),
   /** Normals by day of year, 366 entries. */
   climate: z.array(climateDaySchema).length(366),
+  /** Years before this one; with too few of them the projection draws its own. */
+  past: z.array(pastYearSchema).max(40).default([]),
 });
 export type WeatherBundle = z.infer<typeof weatherBundleSchema>;
 

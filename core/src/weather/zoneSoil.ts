@@ -1,6 +1,6 @@
-import type { SiteFactor } from '../knowledge';
-import { daysBetween, localDate, yearOf } from '../units';
-import { dailyMeanFromReading, shrunkenBias, type Bias } from './calibration';
+import { calibration, type SiteFactor } from '../knowledge';
+import { daysBetween, localDate, monthOf, yearOf } from '../units';
+import { dailyMeanFromReading, driftingBias, type Bias } from './calibration';
 import { meanAir } from './dailyWeather';
 import { responseAtDepth, siteOffset, soilTemperature } from './soilModel';
 import { soilSeason, type SoilSeason } from './soilSeason';
@@ -8,8 +8,6 @@ import type { ProbeReading, WeatherBundle } from './weatherBundle';
 
 /** Depth that every threshold of the season is written for, in. */
 export const SEASON_DEPTH_IN = 2;
-/** Readings older than this say little about today's bias. */
-const READING_MEMORY_DAYS = 60;
 /** Moist loam under turf on a clear spring day (van Wijk & de Vries 1963; half-range from memory). */
 export const TURF_WAVE = { surfaceHalfRangeF: 8, surfaceMaximumHour: 13.5, dampingDepthIn: 4.62 };
 
@@ -23,39 +21,64 @@ function spotSd(values: readonly number[]): number {
   return Math.sqrt(values.reduce((sum, v) => sum + (v - m) ** 2, 0) / (values.length - 1));
 }
 
-/** Bias of the model at a zone from its own probe readings, °F. No reading: 0 with the prior's spread. */
+/** Bias of the model at a zone, and the readings that were too far off to be believed at once. */
+export interface ZoneBias extends Bias {
+  refused: readonly string[];
+}
+
+/**
+ * Bias of the model at a zone from its own probe readings in order of date, °F, by a filter that lets
+ * it drift with the season. No reading: 0 with the prior's spread. A reading beyond the gate is not
+ * taken and named in `refused` until a second one agrees with it.
+ */
 export function zoneBias(
   factors: readonly SiteFactor[],
   weather: WeatherBundle,
   readings: readonly ProbeReading[],
-): Bias {
-  const air = weather.days.map((day) => meanAir(day) + siteOffset(factors, day.date));
+): ZoneBias {
+  const air = weather.days.map((day) => meanAir(day) + siteOffset(factors, monthOf(day.date)));
   const startF = mean(weather.days.slice(0, 30).map(meanAir));
   const start = weather.days[0]?.date ?? weather.today;
-  return shrunkenBias(
-    readings
-      .filter((reading) => {
-        const age = daysBetween(reading.date, weather.today);
-        return age >= 0 && age <= READING_MEMORY_DAYS && reading.date >= start;
-      })
-      .map((reading) => {
-        const model = soilTemperature(air, {
-          response: responseAtDepth(reading.depthIn),
-          startF,
-        })[daysBetween(start, reading.date)] as number;
-        const probe = dailyMeanFromReading(
-          mean(reading.valuesF),
-          reading.hour,
-          reading.depthIn,
-          TURF_WAVE,
-        );
-        return {
-          residualF: probe - model,
-          spots: reading.valuesF.length,
-          spotSdF: spotSd(reading.valuesF),
-        };
-      }),
+  const taken = readings
+    .filter(({ date }) => date >= start && date <= weather.today)
+    .sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : a.hour - b.hour));
+  const models = new Map<number, number[]>();
+  const modelAt = (depthIn: number, day: number): number => {
+    let model = models.get(depthIn);
+    if (!model) {
+      model = soilTemperature(air, { response: responseAtDepth(depthIn), startF });
+      models.set(depthIn, model);
+    }
+    return model[day] as number;
+  };
+  const steps = driftingBias(
+    taken.map((reading) => {
+      const day = daysBetween(start, reading.date);
+      const probe = dailyMeanFromReading(
+        mean(reading.valuesF),
+        reading.hour,
+        reading.depthIn,
+        TURF_WAVE,
+      );
+      return {
+        residualF: probe - modelAt(reading.depthIn, day),
+        spots: reading.valuesF.length,
+        spotSdF: spotSd(reading.valuesF),
+        day,
+      };
+    }),
   );
+  const last = steps[steps.length - 1];
+  return {
+    biasF: last?.biasF ?? 0,
+    variance: last?.variance ?? calibration.priorVariance,
+    refused: steps.flatMap(({ accepted }, index) => {
+      // A second reading that is believed against the gate says that the one before it was right.
+      const next = steps[index + 1];
+      const borneOut = next?.accepted === true && Math.abs(next.z) > calibration.gateSigma;
+      return accepted || borneOut ? [] : [(taken[index] as ProbeReading).id];
+    }),
+  };
 }
 
 /**
@@ -66,6 +89,7 @@ export function zoneSoil(
   zone: { id: string; site: { factors: readonly SiteFactor[] } },
   weather: WeatherBundle,
   readings: readonly ProbeReading[],
+  depthIn: number = SEASON_DEPTH_IN,
 ): SoilSeason {
   const own = readings.filter(({ zoneId }) => zoneId === zone.id);
   return soilSeason({
@@ -74,7 +98,8 @@ export function zoneSoil(
     forecast: weather.forecast,
     climate: weather.climate,
     factors: zone.site.factors,
-    depthIn: SEASON_DEPTH_IN,
+    past: weather.past,
+    depthIn,
     biasF: own.length > 0 ? zoneBias(zone.site.factors, weather, own).biasF : 0,
     until: localDate(`${yearOf(weather.today) + 1}-07-15`),
     seed: yearOf(weather.today),

@@ -4,12 +4,14 @@ import {
   hoursOf,
   localDate,
   syntheticForecast,
+  syntheticPast,
   syntheticYear,
   yearOf,
   type ClimateDay,
   type DailyWeather,
   type HourlyWeather,
   type LocalDate,
+  type PastYear,
   type Region,
   type SyntheticClimate,
 } from '@alfombra/core';
@@ -20,14 +22,22 @@ export interface WeatherStation {
   name: string;
   region: Region;
   standIn: boolean;
+  /** Degrees north. */
+  latitude: number;
   /** Days of one year up to and with `today`. */
   measured(today: LocalDate): DailyWeather[];
   forecast(today: LocalDate): (DailyWeather & { sdF: number })[];
   hours(date: LocalDate): HourlyWeather[];
   climate(): ClimateDay[];
+  /** Years before one, the latest first. */
+  past(year: number): PastYear[];
 }
 
+/** Years that a station keeps for the projection. */
+const PAST_YEARS = 20;
+
 interface StandIn {
+  latitude: number;
   id: string;
   name: string;
   region: Region;
@@ -42,6 +52,7 @@ const STAND_INS: readonly StandIn[] = [
     name: 'Ridge (made-up weather)',
     region: 'north',
     seed: 52,
+    latitude: 42.4,
     climate: {
       meanF: 47.5,
       halfRangeF: 24.5,
@@ -57,6 +68,7 @@ const STAND_INS: readonly StandIn[] = [
     name: 'Valley (made-up weather)',
     region: 'transition',
     seed: 36,
+    latitude: 38.6,
     climate: {
       meanF: 56.5,
       halfRangeF: 21.5,
@@ -72,6 +84,7 @@ const STAND_INS: readonly StandIn[] = [
     name: 'River flats (made-up weather)',
     region: 'south',
     seed: 5,
+    latitude: 31.2,
     climate: {
       meanF: 69,
       halfRangeF: 13.5,
@@ -87,6 +100,7 @@ const STAND_INS: readonly StandIn[] = [
 class StandInStation implements WeatherStation {
   readonly standIn = true;
   private readonly years = new Map<number, DailyWeather[]>();
+  private readonly pasts = new Map<number, PastYear[]>();
 
   constructor(private readonly spec: StandIn) {}
 
@@ -98,6 +112,9 @@ class StandInStation implements WeatherStation {
   }
   get region() {
     return this.spec.region;
+  }
+  get latitude() {
+    return this.spec.latitude;
   }
 
   private year(year: number): DailyWeather[] {
@@ -128,6 +145,15 @@ class StandInStation implements WeatherStation {
 
   climate(): ClimateDay[] {
     return climateNormals(this.spec.climate);
+  }
+
+  past(year: number): PastYear[] {
+    let past = this.pasts.get(year);
+    if (!past) {
+      past = syntheticPast(this.spec.climate, year, PAST_YEARS, this.spec.seed);
+      this.pasts.set(year, past);
+    }
+    return past;
   }
 }
 

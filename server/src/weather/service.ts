@@ -36,12 +36,14 @@ export class WeatherService {
         id: station.id,
         name: station.name,
         region: station.region,
+        latitude: station.latitude,
         standIn: station.standIn && real.size < days.length,
       },
       today,
       days,
       forecast: station.forecast(today),
       climate: station.climate(),
+      past: station.past(yearOf(today)),
     };
   }
 

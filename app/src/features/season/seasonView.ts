@@ -1,5 +1,6 @@
 import {
   findingsOf,
+  monthOf,
   responseAtDepth,
   SEASON_DEPTH_IN,
   seasonRequestSchema,
@@ -86,7 +87,7 @@ export function seasonView(question: SeasonQuestion): SeasonView {
             own.crossing(valueF, slug === 'annual-bluegrass-germinates' ? 'falling' : 'rising'),
           ]),
         ),
-        offsetF: siteOffset(zone.site.factors, company.today),
+        offsetF: siteOffset(zone.site.factors, monthOf(company.today)),
         response: responseAtDepth(SEASON_DEPTH_IN),
         biasF: probes.length > 0 ? zoneBias(zone.site.factors, weather, probes).biasF : 0,
         readings: probes.length,

@@ -3,6 +3,7 @@ import { daysBetween, localDate, yearOf, type LocalDate } from '../../units';
 import {
   climateNormals,
   syntheticForecast,
+  syntheticPast,
   syntheticYear,
   type SyntheticClimate,
 } from '../syntheticWeather';
@@ -48,10 +49,11 @@ export function testWeather(region: Region, seed: number, today: LocalDate): Wea
   ];
   const index = daysBetween(localDate(`${year}-01-01`), today);
   return {
-    station: { id: `test-${region}`, name: region, region, standIn: true },
+    station: { id: `test-${region}`, name: region, region, latitude: 38, standIn: true },
     today,
     days: truth.slice(0, index + 1),
     forecast: syntheticForecast(truth.slice(index + 1), today, seed),
     climate: climateNormals(testClimate[region]),
+    past: syntheticPast(testClimate[region], year, 20, seed),
   };
 }

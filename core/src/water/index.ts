@@ -1,0 +1,3 @@
+export * from './catchCans';
+export * from './cycleSoak';
+export * from './soilBalance';
