@@ -11,7 +11,7 @@ const FLOORS = [
   ['knowledge'],
   ['lawn', 'weather'],
   ['diagnosis', 'identify', 'rates', 'establish', 'water', 'fertility'],
-  ['program', 'checker', 'practice'],
+  ['program', 'checker', 'practice', 'calculators'],
   ['contract'],
   ['formats'],
 ];

@@ -24,6 +24,8 @@ export { PracticeScreen } from './practice/PracticeScreen';
 export { RiskCard } from './season/RiskCard';
 export { CompanySeasonScreen } from './season/CompanySeasonScreen';
 export { LawnSeasonScreen } from './season/LawnSeasonScreen';
+export { CalculatorScreen } from './calculators/CalculatorScreen';
+export { FreeMixScreen } from './mix/FreeMixScreen';
 export { MixScreen } from './mix/MixScreen';
 export { StepMixScreen } from './mix/StepMixScreen';
 export { KeyScreen } from './key/KeyScreen';

@@ -11,6 +11,7 @@ import {
 import { existsSync, readFileSync } from 'node:fs';
 import { execSync } from 'node:child_process';
 import { dirname, join } from 'node:path';
+import { calculators } from '@alfombra/core/calculating';
 import { keyCharacters, keyTaxa } from '@alfombra/core/key';
 import { catalogs } from '.';
 import { deepWords } from './deepWords';
@@ -75,6 +76,30 @@ describe('every thing that can be shown has words', () => {
       ({ slug }) => (english.sign as Record<string, { label: string }>)[slug]!.label,
     );
     expect(new Set(labels).size).toBe(labels.length);
+  });
+});
+
+describe('every calculator', () => {
+  it('has words for itself, its fields, figures and notes', () => {
+    const missing = calculators.flatMap(({ slug, fields }) =>
+      [
+        `calculator.${slug}.title`,
+        `calculator.${slug}.lead`,
+        ...fields.map((field) => `calcField.${field.slug}`),
+      ].filter((key) => !has(key)),
+    );
+    expect(missing).toEqual([]);
+    const source = execSync(`cat ${join(__dirname, '../../../core/src/calculators')}/*.ts`, {
+      encoding: 'utf8',
+    });
+    const asked = (pattern: RegExp, catalog: string) =>
+      [...source.matchAll(pattern)].map(([, slug]) => `${catalog}.${slug}`);
+    const keys = [
+      ...asked(/note\('([a-z0-9-]+)'/g, 'calcNote'),
+      ...asked(/figure\(\s*'([a-z0-9-]+)'/g, 'calcFigure'),
+    ];
+    expect(keys.length).toBeGreaterThan(100);
+    expect([...new Set(keys)].filter((key) => !has(key))).toEqual([]);
   });
 });
 

@@ -1,4 +1,5 @@
 import { i18next } from '.';
+import calculators from './en/calculators.json';
 import checks from './en/checks.json';
 import deepUi from './en/deepUi.json';
 import fieldTests from './en/fieldTests.json';
@@ -7,6 +8,14 @@ import rules from './en/rules.json';
 import signs from './en/signs.json';
 
 /** Words that only the screens behind the first ones show; they come with those screens' chunk. */
-export const deepWords = { ...deepUi, ...fieldTests, check: checks, key, rule: rules, sign: signs };
+export const deepWords = {
+  ...calculators,
+  ...deepUi,
+  ...fieldTests,
+  check: checks,
+  key,
+  rule: rules,
+  sign: signs,
+};
 
 i18next.addResourceBundle('en', 'translation', deepWords, true);

@@ -25,6 +25,10 @@ export const calibrationDistance = (swathFt: number): number => ONE_128TH_ACRE_F
 export const flowAtPressure = (gpm: number, fromPsi: number, toPsi: number): number =>
   gpm * Math.sqrt(toPsi / fromPsi);
 
+/** Pressure that gives another flow: the square of the ratio. */
+export const pressureForFlow = (psi: number, gpm: number, wantedGpm: number): number =>
+  psi * (wantedGpm / gpm) ** 2;
+
 /** What was really applied, as a multiple of the intended rate, when the speed was another. */
 export const speedDoseFactor = (calibratedMph: number, actualMph: number): number =>
   calibratedMph / actualMph;

@@ -1,5 +1,12 @@
 import { CROSSING_CONFIRM_DAYS, crossingWindows, type SiteFactor } from '../knowledge';
-import { addDays, calendarRun, daysBetween, localDate, toDayNumber, type LocalDate } from '../units';
+import {
+  addDays,
+  calendarRun,
+  daysBetween,
+  localDate,
+  toDayNumber,
+  type LocalDate,
+} from '../units';
 import { crossing } from './crossing';
 import { meanAir, type ClimateDay, type DailyWeather, type PastYear } from './dailyWeather';
 import { fiveDayMean } from './fiveDayMean';

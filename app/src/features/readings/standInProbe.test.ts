@@ -11,11 +11,12 @@ const CLIMATE = {
   wetDayIn: 0.4,
 };
 const weather = (days: number, today: string): WeatherBundle => ({
-  station: { id: 't', name: 't', region: 'transition', standIn: true },
+  station: { id: 't', name: 't', region: 'transition', latitude: 38, standIn: true },
   today: localDate(today),
   days: syntheticYear(CLIMATE, 2026, 3).slice(0, days),
   forecast: [],
   climate: climateNormals(CLIMATE),
+  past: [],
 });
 
 it('reads five spots near the air, the same on the same day', () => {

@@ -92,11 +92,12 @@ function question(): SeasonQuestion {
     records: [],
     readings: [],
     weather: {
-      station: { id: 'valley', name: 'Valley', region: 'transition', standIn: true },
+      station: { id: 'valley', name: 'Valley', region: 'transition', latitude: 38, standIn: true },
       today,
       days: year.slice(0, 98),
       forecast: syntheticForecast(year.slice(98), today, 3),
       climate: climateNormals(CLIMATE),
+      past: [],
     },
     sightings: [],
   };

@@ -1,0 +1,122 @@
+import { herbicide, herbicides, mixCard } from '@alfombra/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { View } from 'react-native';
+import { usePreferenceStore } from '@/state/preferenceStore';
+import { Card, Field, Screen, SelectField, typedNumber } from '@/ui';
+import { MixCardView } from './MixCardView';
+
+const sprays = herbicides.filter(({ form }) => form !== 'granule');
+
+/** The card of any product, area and tank. */
+export function FreeMixScreen() {
+  const { t } = useTranslation();
+  const router = useRouter();
+  const { tankGal, setTank } = usePreferenceStore();
+  const [slug, setSlug] = useState('threeway-amine');
+  const [rateText, setRateText] = useState('64');
+  const [areaText, setAreaText] = useState('5000');
+  const [carrierText, setCarrierText] = useState('1');
+  const product = herbicide(slug)!;
+  const unit = t(`unit.${product.unit}`);
+  const positive = (text: string) => {
+    const value = typedNumber(text);
+    return value !== null && value > 0 ? value : null;
+  };
+  const [rate, area, carrier, tank] = [rateText, areaText, carrierText, tankGal].map(positive);
+  const bad = (value: number | null | undefined) => (value ? undefined : t('mix.positive'));
+  return (
+    <Screen
+      title={t('mix.calculator')}
+      lead={t('mix.calculatorLead')}
+      dye="indigo"
+      onBack={() => router.push('/mix')}
+    >
+      <View className="gap-4 lg:flex-row">
+        <View className="gap-4 lg:flex-1">
+          <Card>
+            <SelectField
+              label={t('mix.product')}
+              value={slug}
+              options={sprays
+                .map((entry) => ({ value: entry.slug, label: t(`herbicide.${entry.slug}`) }))
+                .sort((a, b) => a.label.localeCompare(b.label))}
+              onChange={(chosen) => {
+                setSlug(chosen);
+                setRateText(String(herbicide(chosen)?.rate[1] ?? ''));
+              }}
+            />
+            <View className="gap-3 lg:flex-row">
+              <View className="flex-1">
+                <Field
+                  label={t('mix.rate')}
+                  unit={`${unit}/A`}
+                  numeric
+                  value={rateText}
+                  onChange={setRateText}
+                  error={
+                    rate
+                      ? rate > product.maxPerApplication
+                        ? t('mix.rateOver', { max: product.maxPerApplication, unit })
+                        : undefined
+                      : bad(rate)
+                  }
+                  hint={t('mix.rateRange', {
+                    low: product.rate[0] ?? product.rate[1],
+                    high: product.rate[1],
+                    unit,
+                  })}
+                />
+              </View>
+              <View className="flex-1">
+                <Field
+                  label={t('mix.area')}
+                  unit="ft²"
+                  numeric
+                  value={areaText}
+                  onChange={setAreaText}
+                  error={bad(area)}
+                />
+              </View>
+            </View>
+            <View className="flex-row gap-3">
+              <View className="flex-1">
+                <Field
+                  label={t('mix.carrier')}
+                  unit={t('mix.gal')}
+                  numeric
+                  value={carrierText}
+                  onChange={setCarrierText}
+                  error={bad(carrier)}
+                />
+              </View>
+              <View className="flex-1">
+                <Field
+                  label={t('mix.tank')}
+                  unit={t('mix.gal')}
+                  numeric
+                  value={tankGal}
+                  onChange={setTank}
+                  error={bad(tank)}
+                />
+              </View>
+            </View>
+          </Card>
+        </View>
+        <View className="gap-4 lg:flex-1">
+          {rate && area && carrier && tank ? (
+            <MixCardView
+              card={mixCard({
+                products: [{ herbicide: slug, ratePerAcre: rate }],
+                areaFt2: area,
+                carrierGalPer1000: carrier,
+                tankGal: tank,
+              })}
+            />
+          ) : null}
+        </View>
+      </View>
+    </Screen>
+  );
+}
