@@ -6,12 +6,14 @@ import fieldTests from './en/fieldTests.json';
 import key from './en/key.json';
 import rules from './en/rules.json';
 import signs from './en/signs.json';
+import year from './en/year.json';
 
 /** Words that only the screens behind the first ones show; they come with those screens' chunk. */
 export const deepWords = {
   ...calculators,
   ...deepUi,
   ...fieldTests,
+  ...year,
   check: checks,
   key,
   rule: rules,

@@ -1,8 +1,11 @@
 import type { SeasonQuestion, SeasonView } from '@/features/season/seasonView';
+import type { YearQuestion, YearView } from '@/features/season/yearView';
 
+/** What the season worker is asked, and what comes back. */
+export type Asked = { season: SeasonQuestion } | { year: YearQuestion };
 interface Answer {
   id: number;
-  view?: SeasonView;
+  view?: SeasonView | YearView;
   failure?: string;
 }
 
@@ -21,13 +24,18 @@ function seasonWorker(): Worker {
   return worker;
 }
 
-/** A lawn's year, worked out off the main thread. */
-export function askSeason(question: SeasonQuestion): Promise<SeasonView> {
+function ask<View>(asked: Asked): Promise<View> {
   return new Promise((resolve, reject) => {
     const id = nextId++;
     waiting.set(id, ({ view, failure }) =>
-      view ? resolve(view) : reject(new Error(failure ?? 'the season worker failed')),
+      view ? resolve(view as View) : reject(new Error(failure ?? 'the season worker failed')),
     );
-    seasonWorker().postMessage({ id, question });
+    seasonWorker().postMessage({ id, asked });
   });
 }
+
+/** A lawn's season, worked out off the main thread. */
+export const askSeason = (season: SeasonQuestion): Promise<SeasonView> => ask({ season });
+
+/** A zone's year of soil, water and growth, worked out off the main thread. */
+export const askYear = (year: YearQuestion): Promise<YearView> => ask({ year });

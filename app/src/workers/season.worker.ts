@@ -1,15 +1,14 @@
 import './workerEnv';
-import { seasonView, type SeasonQuestion } from '../features/season/seasonView';
+import { seasonView } from '../features/season/seasonView';
+import { yearView } from '../features/season/yearView';
+import type { Asked } from './askSeason';
 
-interface Asked {
-  id: number;
-  question: SeasonQuestion;
-}
-
-self.onmessage = ({ data }: MessageEvent<Asked>) => {
+self.onmessage = ({ data }: MessageEvent<{ id: number; asked: Asked }>) => {
+  const { id, asked } = data;
   try {
-    self.postMessage({ id: data.id, view: seasonView(data.question) });
+    const view = 'season' in asked ? seasonView(asked.season) : yearView(asked.year);
+    self.postMessage({ id, view });
   } catch (error) {
-    self.postMessage({ id: data.id, failure: String(error) });
+    self.postMessage({ id, failure: String(error) });
   }
 };

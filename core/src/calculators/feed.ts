@@ -49,7 +49,7 @@ export const feedCalculators: readonly Calculator[] = [
         figures: [
           figure('product-rate', rate, 'lb/1000 ft²', 3, true),
           figure('total', job.totalLb, 'lb', 2),
-          figure('bags', job.bags, '×', 0),
+          figure('bags', job.bags, '', 0),
           figure('bag-covers', job.bagCoversFt2, 'ft²', 0),
           figure('quick-n', quick, 'lb N/1000 ft²', 3),
           figure('p2o5', (rate * p) / 100, 'lb/1000 ft²', 3),

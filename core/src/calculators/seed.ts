@@ -47,10 +47,10 @@ export const seedCalculators: readonly Calculator[] = [
       const over = order.palletsExact - Math.floor(order.palletsExact);
       return {
         figures: [
-          figure('pallets', order.pallets, '×', 0, true),
-          figure('pallets-exact', order.palletsExact, '×', 3),
+          figure('pallets', order.pallets, '', 0, true),
+          figure('pallets-exact', order.palletsExact, '', 3),
           figure('order', order.orderFt2, 'ft²', 0),
-          figure('rolls', order.rolls, '×', 0),
+          figure('rolls', order.rolls, '', 0),
         ],
         notes: over > 0 && over < 0.05 ? [note('calc-pallet-just-over', 'caution')] : [],
       };
@@ -75,7 +75,7 @@ export const seedCalculators: readonly Calculator[] = [
       );
       return {
         figures: [
-          figure('plugs', order.plugs, '×', 0, true),
+          figure('plugs', order.plugs, '', 0, true),
           figure('sod-needed', order.sodFt2, 'ft²', 0),
         ],
         notes: [],

@@ -28,7 +28,7 @@ function limeAnswer(lime: Amendment | null, areaFt2: number, airHighF: number): 
   return {
     figures: [
       figure('each', split.eachLbPer1000, 'lb/1000 ft²', 2, true),
-      figure('times', split.applications, '×', 0),
+      figure('times', split.applications, '', 0),
       figure('whole', split.lbPer1000, 'lb/1000 ft²', 1),
       figure('total', (split.lbPer1000 * areaFt2) / 1000, 'lb', 1),
     ],
@@ -104,8 +104,8 @@ export const soilCalculators: readonly Calculator[] = [
       return {
         figures: [
           figure('each', sulfur.eachLbPer1000, 'lb/1000 ft²', 2, true),
-          figure('times', sulfur.applications, '×', 0),
-          figure('years', sulfur.years, '×', 0),
+          figure('times', sulfur.applications, '', 0),
+          figure('years', sulfur.years, '', 0),
           figure('whole', sulfur.lbPer1000, 'lb/1000 ft²', 1),
           figure('total', (sulfur.lbPer1000 * v.num('area')) / 1000, 'lb', 1),
         ],
@@ -152,8 +152,8 @@ export const soilCalculators: readonly Calculator[] = [
       const shift = -(per1000 * peat.limeLbPerCubicYard) / peat.lbPerPhUnit;
       return {
         figures: [
-          figure('bales', Math.ceil(bales - 1e-9), '×', 0, true),
-          figure('bales-exact', bales, '×', 3),
+          figure('bales', Math.ceil(bales - 1e-9), '', 0, true),
+          figure('bales-exact', bales, '', 3),
           figure('ph-shift', shift, '', 3),
           figure('ph-after', v.num('ph') + shift, '', 2),
         ],

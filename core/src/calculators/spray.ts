@@ -373,7 +373,7 @@ export const sprayCalculators: readonly Calculator[] = [
       const times = Math.floor(left / v.num('once') + 1e-9);
       return {
         figures: [
-          figure('times-left', times, '×', 0, true),
+          figure('times-left', times, '', 0, true),
           figure('left-year', left, 'lb a.i./A', 3),
         ],
         notes: times === 0 ? [note('calc-year-full', 'stop')] : [],
@@ -402,7 +402,7 @@ export const sprayCalculators: readonly Calculator[] = [
       const last = alike ? 0 : total - full * tank;
       return {
         figures: [
-          figure('loads', full, '×', 0),
+          figure('loads', full, '', 0),
           figure('gal-each', each, 'gal', 3),
           figure('product-each', (product * each) / total, 'fl oz', 3, true),
           ...(last > 1e-6

@@ -113,7 +113,7 @@ export const spreadCalculators: readonly Calculator[] = [
         figures: [
           figure('total', job.totalLb, 'lb', 2, true),
           figure('per-pass', job.lbPerPass, 'lb', 2),
-          figure('bags', job.bags, '×', 0),
+          figure('bags', job.bags, '', 0),
           figure('bag-covers', job.bagCoversFt2, 'ft²', 0),
           figure('left-over', job.leftOverLb, 'lb', 1),
         ],

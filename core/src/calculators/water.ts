@@ -102,7 +102,7 @@ export const waterCalculators: readonly Calculator[] = [
       const split = cycleSoak(v.num('minutes'), v.num('precipitation'), intake, storage);
       return {
         figures: [
-          figure('cycles', split.cycles, '×', 0, true),
+          figure('cycles', split.cycles, '', 0, true),
           figure('minutes-each', split.minutesEach, 'min', 1, true),
           figure('soak', split.soakMinutes, 'min', 0),
           figure('intake', intake, 'in/h', 2),

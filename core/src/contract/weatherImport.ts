@@ -12,6 +12,8 @@ export const weatherImportResultSchema = z.object({
   from: z.string().nullable(),
   to: z.string().nullable(),
   kept: z.boolean(),
+  /** Days left out because the file has too little of them. */
+  gaps: z.number().int(),
   errors: z.array(
     z.object({ row: z.number().int(), column: z.string().nullable(), message: z.string() }),
   ),

@@ -3,3 +3,5 @@ export * from './lawnGeoJson';
 export * from './photoPlace';
 export * from './soilReportCsv';
 export * from './weatherCsv';
+export * from './probeCsv';
+export * from './yearCsv';

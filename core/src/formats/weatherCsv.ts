@@ -1,5 +1,7 @@
 import Papa from 'papaparse';
 import { dailyWeatherSchema, type DailyWeather } from '../weather';
+import { isGhcnDaily, parseGhcnDaily } from './ghcnDaily';
+import { isHourly, parseHourlyWeather } from './hourlyWeatherCsv';
 
 /** One thing wrong with an imported file, at its row. */
 export interface RowError {
@@ -13,6 +15,8 @@ export interface WeatherImport {
   /** Good days in order of date; empty when the header cannot be read. */
   days: DailyWeather[];
   errors: RowError[];
+  /** Days that the file has too little of to be used. */
+  gaps: number;
 }
 
 type Field = 'date' | 'tmax' | 'tmin' | 'rain' | 'rh' | 'wind';
@@ -74,16 +78,20 @@ function readHeader(cells: readonly string[]): { columns: Column[]; errors: RowE
 
 /**
  * Reads daily weather from CSV. The header names `date`, `tmax_f` or `tmax_c`, `tmin_f` or `tmin_c`,
- * `rain_in` or `rain_mm`, and if wanted `rh_pct` and `wind_mph` or `wind_ms`, in any order.
+ * `rain_in` or `rain_mm`, and if wanted `rh_pct` and `wind_mph` or `wind_ms`, in any order. Hourly
+ * files and station files of GHCN-Daily are known by their headings.
  * @returns every good day, and every fault at its row; a file with a bad header has no days
  */
 export function parseWeatherCsv(text: string): WeatherImport {
+  const headings = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { preview: 1 }).data[0] ?? [];
+  if (isGhcnDaily(headings)) return parseGhcnDaily(text);
+  if (isHourly(headings)) return parseHourlyWeather(text);
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
   const header = data[0];
   if (!header)
-    return { days: [], errors: [{ row: 1, column: null, message: 'the file is empty' }] };
+    return { days: [], errors: [{ row: 1, column: null, message: 'the file is empty' }], gaps: 0 };
   const { columns, errors } = readHeader(header);
-  if (errors.length > 0) return { days: [], errors };
+  if (errors.length > 0) return { days: [], errors, gaps: 0 };
   const days: DailyWeather[] = [];
   const seen = new Map<string, number>();
   data.slice(1).forEach((cells, offset) => {
@@ -132,5 +140,5 @@ export function parseWeatherCsv(text: string): WeatherImport {
     seen.set(parsed.data.date, row);
     days.push(parsed.data);
   });
-  return { days: days.sort((a, b) => (a.date < b.date ? -1 : 1)), errors };
+  return { days: days.sort((a, b) => (a.date < b.date ? -1 : 1)), errors, gaps: 0 };
 }

@@ -84,9 +84,9 @@ export function syntheticYear(
   });
 }
 
-/** Ten inches of snow to one of rain below freezing; a tenth of an inch melts for each °F above. */
+/** Ten inches of snow to one of rain below freezing; it settles, and melts by the heat above it. */
 const snowAfter = (depthIn: number, meanF: number, rainIn: number): number =>
-  meanF <= 32 ? 0.97 * depthIn + 10 * rainIn : Math.max(0, depthIn - 0.1 * (meanF - 32) - rainIn);
+  meanF <= 32 ? 0.94 * depthIn + 10 * rainIn : Math.max(0, 0.94 * depthIn - 0.3 * (meanF - 32));
 
 /** Years before one, as a station would keep them: departures from normal. */
 export function syntheticPast(

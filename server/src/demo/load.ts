@@ -1,5 +1,6 @@
 import {
   localDate,
+  monthOf,
   policySchema,
   siteOffset,
   soilTemperature,
@@ -38,7 +39,7 @@ function probe(lawn: DemoLawn): { id: string; body: ReadingBody }[] {
   const days = station.measured(localDate(PROBE_DATE));
   return lawn.body.zones.map((zone, index) => {
     const soil = soilTemperature(
-      days.map((day) => meanAir(day) + siteOffset(zone.site.factors, day.date)),
+      days.map((day) => meanAir(day) + siteOffset(zone.site.factors, monthOf(day.date))),
       {
         response: responseAtDepth(2),
         startF: days.slice(0, 30).reduce((sum, day) => sum + meanAir(day), 0) / 30,

@@ -15,7 +15,8 @@ export function stationRoutes(weather: WeatherService, companies: CompanyService
     const { csv, keep } = bodyOf(request, weatherImportSchema);
     const { companyId } = whoIs(response);
     const result = await weather.importCsv(companyId, request.params.id, csv, keep);
-    response.status(result.errors.length > 0 ? 422 : 200).json(result);
+    // Only looking at a file is no failure, whatever is in it.
+    response.status(keep && result.errors.length > 0 ? 422 : 200).json(result);
   });
   return router;
 }

@@ -1,5 +1,8 @@
 import {
+  meanAir,
+  pastYear,
   yearOf,
+  type DailyWeather,
   type LocalDate,
   type WeatherBundle,
   type WeatherImportResult,
@@ -10,6 +13,10 @@ import { HttpFailure } from '../http/failure';
 import type { Models } from '../models';
 import type { StationDayRow } from './model';
 import type { WeatherStation } from '../standins/weatherStation';
+
+/** A year with fewer days of its own than this is not whole. */
+const WHOLE_YEAR_DAYS = 350;
+const MOST_PAST_YEARS = 20;
 
 export class WeatherService {
   constructor(
@@ -43,8 +50,34 @@ export class WeatherService {
       days,
       forecast: station.forecast(today),
       climate: station.climate(),
-      past: station.past(yearOf(today)),
+      past: await this.past(companyId, station, yearOf(today)),
     };
+  }
+
+  /** Years before one: the company's own where it took in a whole year, else the station's. */
+  private async past(
+    companyId: string,
+    station: WeatherStation,
+    before: number,
+  ): Promise<WeatherBundle['past']> {
+    const rows = await this.models.stationDays.findAll({
+      where: { companyId, stationId: station.id, date: { [Op.lt]: `${before}-01-01` } },
+      order: [['date', 'ASC']],
+    });
+    const years = new Map<number, DailyWeather[]>();
+    for (const { body } of rows) {
+      const year = yearOf(body.date);
+      years.set(year, [...(years.get(year) ?? []), body]);
+    }
+    const normal = station.climate().map(meanAir);
+    const own = [...years]
+      .filter(([, days]) => days.length >= WHOLE_YEAR_DAYS)
+      .map(([year, days]) => pastYear(year, days, normal));
+    const taken = new Set(own.map(({ year }) => year));
+    return [...own, ...station.past(before).filter(({ year }) => !taken.has(year))].slice(
+      0,
+      MOST_PAST_YEARS,
+    );
   }
 
   /** A mark that changes when a company's imported days do. */
@@ -63,7 +96,7 @@ export class WeatherService {
     keep: boolean,
   ): Promise<WeatherImportResult> {
     this.station(stationId);
-    const { days, errors } = parseWeatherCsv(csv);
+    const { days, errors, gaps } = parseWeatherCsv(csv);
     const kept = keep && errors.length === 0 && days.length > 0;
     if (kept) {
       await this.models.stationDays.bulkCreate(
@@ -76,6 +109,7 @@ export class WeatherService {
       from: days[0]?.date ?? null,
       to: days[days.length - 1]?.date ?? null,
       kept,
+      gaps,
       errors,
     };
   }

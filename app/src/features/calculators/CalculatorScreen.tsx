@@ -174,6 +174,7 @@ function Input({
       label={label}
       {...(field.unit ? { unit: field.unit } : {})}
       numeric={field.kind === 'number'}
+      multiline={field.kind === 'series'}
       value={value}
       onChange={onChange}
       hint={field.kind === 'series' ? t('calcUi.series') : undefined}

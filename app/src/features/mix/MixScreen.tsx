@@ -1,15 +1,20 @@
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { useLawns } from '@/api/queries';
 import { CalculatorList } from '@/features/calculators/CalculatorList';
-import { KnotGlyph, ListRow, Screen, shortDay, Tag, Title, Words } from '@/ui';
+import { Button, KnotGlyph, ListRow, Screen, shortDay, Tag, Title, Words } from '@/ui';
+
+/** Mixes shown before all are asked for. */
+const FIRST = 4;
 
 /** Mixes that are due, the card of any mix, and every calculation of the field. */
 export function MixScreen() {
   const { t } = useTranslation();
   const router = useRouter();
   const lawns = useLawns();
+  const [all, setAll] = useState(false);
   const due = (lawns.data ?? [])
     .flatMap((lawn) =>
       lawn.due
@@ -22,7 +27,7 @@ export function MixScreen() {
       <Title>{t('mix.planned')}</Title>
       {due.length === 0 ? <Words tone="second">{t('mix.nonePlanned')}</Words> : null}
       <View className="gap-3 lg:flex-row lg:flex-wrap">
-        {due.map(({ lawn, step }) => (
+        {(all ? due : due.slice(0, FIRST)).map(({ lawn, step }) => (
           <View key={step.stepId} className="lg:w-[49%]">
             <ListRow
               title={lawn.name}
@@ -40,6 +45,13 @@ export function MixScreen() {
           </View>
         ))}
       </View>
+      {due.length > FIRST ? (
+        <Button
+          kind="quiet"
+          label={all ? t('common.less') : t('calcUi.allDue', { count: due.length })}
+          onPress={() => setAll(!all)}
+        />
+      ) : null}
       <Title>{t('calcUi.title')}</Title>
       <ListRow
         title={t('mix.calculator')}

@@ -6,8 +6,10 @@ import {
   daysBetween,
   mainGrass,
   TURF_WAVE,
+  zoneBias,
   type Lawn,
   type LocalDate,
+  type ProbeReading,
   type SoilSample,
 } from '@alfombra/core';
 import { useRouter } from 'expo-router';
@@ -122,6 +124,11 @@ function SoilTemperature({
   const kept = spots.filter(({ outlier }) => !outlier).map(({ valueF }) => valueF);
   const mean = kept.reduce((sum, value) => sum + value, 0) / Math.max(1, kept.length);
   const daily = badHour ? null : dailyMeanFromReading(mean, at, Number(depth), TURF_WAVE);
+  const zone = lawn.zones.find(({ id }) => id === zoneId);
+  const own = readings.filter((reading) => reading.zoneId === zoneId);
+  const doubted =
+    zone && weather ? zoneBias(zone.site.factors, weather, own).refused : ([] as string[]);
+  const refused = own.filter(({ id }) => doubted.includes(id));
   const probe = () => weather && setText(standInProbe(weather).join(' '));
   const save = () => {
     setTried(true);
@@ -204,6 +211,12 @@ function SoilTemperature({
         busy={put.isPending ? t('common.loading') : null}
         testID="keep-reading"
       />
+      {refused.length > 0 ? (
+        <Words tone="caution" weight="semi" role="alert">
+          {t('probeFile.refused', { date: fullDay(refused[refused.length - 1]!.date) })}
+        </Words>
+      ) : null}
+      <ProbeFiles lawn={lawn} readings={readings} />
       {readings
         .filter((reading) => reading.zoneId === zoneId)
         .map((reading) => (
@@ -216,6 +229,55 @@ function SoilTemperature({
           </Words>
         ))}
     </Card>
+  );
+}
+
+/** Readings in and out as a file. */
+function ProbeFiles({ lawn, readings }: { lawn: Lawn; readings: readonly ProbeReading[] }) {
+  const { t } = useTranslation();
+  const put = usePutReading(lawn.id);
+  const [said, setSaid] = useState<string[]>([]);
+  const take = async (text: string) => {
+    const { parseProbeCsv } = await exchange();
+    const { readings: found, errors } = parseProbeCsv(text, lawn.zones);
+    setSaid([
+      t('probeFile.taken', { count: errors.length > 0 ? 0 : found.length }),
+      ...errors.map(({ row, column, message }) =>
+        t('import.errorAt', { row, column: column ?? '', message }),
+      ),
+    ]);
+    if (errors.length > 0) return;
+    for (const reading of found) {
+      put.mutate({ id: uuid(), body: { ...reading, lawnId: lawn.id } });
+    }
+  };
+  return (
+    <>
+      <FileButton
+        label={t('probeFile.import')}
+        accept=".csv,text/csv"
+        onText={(text) => void take(text)}
+      />
+      {said.map((line) => (
+        <Words key={line} role="status" size="note">
+          {line}
+        </Words>
+      ))}
+      <Button
+        kind="quiet"
+        label={t('probeFile.export')}
+        disabled={readings.length === 0}
+        onPress={() =>
+          void exchange().then(({ writeProbeCsv }) =>
+            saveFile(
+              `${lawn.name}-soil-temperature.csv`,
+              'text/csv',
+              writeProbeCsv(readings, lawn.zones),
+            ),
+          )
+        }
+      />
+    </>
   );
 }
 

@@ -1,12 +1,85 @@
+import type { Region } from '@alfombra/core';
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { useLawns } from '@/api/queries';
+import { useLawns, useWeather } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
-import { Empty, Failed, KnotGlyph, ListRow, Loading, Screen, shortDay, Tag, Title } from '@/ui';
+import { stationOf } from '@/features/property/stationOf';
+import {
+  Chip,
+  Empty,
+  Failed,
+  KnotGlyph,
+  ListRow,
+  Loading,
+  Screen,
+  Segmented,
+  shortDay,
+  Tag,
+  Title,
+  Words,
+} from '@/ui';
+import { useYear } from './useYear';
+import { WeatherImport } from './WeatherImport';
+import { YearPanel } from './YearPanel';
+import { referenceZone } from './yearView';
 
-/** All lawns: what is open by the day it closes, then what comes next. */
+const VIEWS = ['steps', 'ground'] as const;
+
+/** All lawns: what is open and comes next; and the ground of the service area. */
 export function CompanySeasonScreen() {
+  const { t } = useTranslation();
+  const [view, setView] = useState<(typeof VIEWS)[number]>('steps');
+  return (
+    <Screen title={t('season.title')} lead={t('season.company')}>
+      <Segmented
+        value={view}
+        options={VIEWS.map((value) => ({ value, label: t(`year.view.${value}`) }))}
+        onChange={setView}
+      />
+      {view === 'steps' ? <StepsOfAll /> : <GroundOfArea />}
+    </Screen>
+  );
+}
+
+/** Soil, water and growth of an open sunny lawn at each station that the company's lawns go by. */
+function GroundOfArea() {
+  const { t } = useTranslation();
+  const lawns = useLawns();
+  const regions = [...new Set((lawns.data ?? []).map(({ region }) => region))].sort();
+  const [picked, setPicked] = useState<Region | null>(null);
+  const region = picked ?? regions[0] ?? null;
+  const weather = useWeather(region ? stationOf[region] : undefined).data;
+  const year = useYear(
+    region && weather
+      ? { zone: referenceZone(region), region, upkeep: 'standard', readings: [], weather }
+      : null,
+    region ?? '',
+  );
+  if (!region) return <Empty title={t('season.empty')} lead={t('season.emptyLead')} />;
+  return (
+    <>
+      <View className="flex-row flex-wrap items-center gap-2">
+        {regions.map((entry) => (
+          <Chip
+            key={entry}
+            label={t(`year.region.${entry}`)}
+            chosen={entry === region}
+            onPress={() => setPicked(entry)}
+          />
+        ))}
+        {weather?.station.standIn ? <Tag label={t('common.standIn')} tone="caution" /> : null}
+      </View>
+      <Words tone="second">{t('year.reference', { station: weather?.station.name ?? '' })}</Words>
+      {year.data ? <YearPanel year={year.data} steps={[]} name={region} /> : <Loading />}
+      <WeatherImport stationId={stationOf[region]} />
+    </>
+  );
+}
+
+/** What is open by the day it closes, then what comes next. */
+function StepsOfAll() {
   const { t } = useTranslation();
   const router = useRouter();
   const words = useFailureWords();
@@ -18,7 +91,7 @@ export function CompanySeasonScreen() {
     .flatMap((lawn) => (lawn.next ? [{ lawn, next: lawn.next }] : []))
     .sort((a, b) => (a.next.opens < b.next.opens ? -1 : 1));
   return (
-    <Screen title={t('season.title')} lead={t('season.company')}>
+    <>
       {lawns.error && !lawns.data ? (
         <Failed message={words(lawns.error)} onRetry={() => void lawns.refetch()} />
       ) : !lawns.data ? (
@@ -63,6 +136,6 @@ export function CompanySeasonScreen() {
           </View>
         </>
       )}
-    </Screen>
+    </>
   );
 }

@@ -1,15 +1,17 @@
-import { zoneArea, type Clash } from '@alfombra/core';
+import { zoneArea, type Clash, type Lawn, type Season } from '@alfombra/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { Card, Chip, Empty, Screen, Title, Words } from '@/ui';
+import { Card, Chip, Empty, Loading, Screen, Segmented, Title, Words } from '@/ui';
 import { ClashCard } from './ClashCard';
 import { reasonWords } from './reasonWords';
 import { SeasonPending } from './SeasonPending';
 import { areaDoubt } from './productWords';
 import { StepCard } from './StepCard';
 import { useLawnSeason } from './useLawnSeason';
+import { useYear } from './useYear';
+import { YearPanel } from './YearPanel';
 
 /** Clashes that are the same question in several zones, together. */
 function sameClashes(clashes: readonly Clash[]): Clash[][] {
@@ -22,12 +24,30 @@ function sameClashes(clashes: readonly Clash[]): Clash[][] {
   return [...groups.values()];
 }
 
-/** The steps of one lawn's year, with the clashes to settle on top. */
+const VIEWS = ['steps', 'ground'] as const;
+
+/** The steps of one lawn's year, with the clashes to settle on top; and the ground they stand on. */
 export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
   const router = useRouter();
   const { question, view, error, retry } = useLawnSeason(lawnId);
   const [picked, setPicked] = useState<string | null | undefined>(undefined);
+  const [tab, setTab] = useState<(typeof VIEWS)[number]>('steps');
+  const shownZone =
+    question?.lawn.zones.find(({ id }) => id === picked) ??
+    [...(question?.lawn.zones ?? [])].sort((a, b) => zoneArea(b) - zoneArea(a))[0];
+  const year = useYear(
+    tab === 'ground' && question && shownZone
+      ? {
+          zone: shownZone,
+          region: question.lawn.region,
+          upkeep: question.lawn.upkeep,
+          readings: question.readings.filter(({ zoneId }) => zoneId === shownZone.id),
+          weather: question.weather,
+        }
+      : null,
+    question?.lawn.version ?? 0,
+  );
   const onBack = () => router.push(`/lawns/${lawnId}`);
   if (!question || !view) {
     return (
@@ -36,28 +56,61 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
   }
   const { lawn } = question;
   // The largest zone first: all zones at once is a long page.
-  const largest = [...lawn.zones].sort((a, b) => zoneArea(b) - zoneArea(a))[0]!.id;
-  const zoneId = picked === undefined ? largest : picked;
+  const zoneId = picked === undefined ? shownZone!.id : picked;
   const inZone = <Row extends { zoneId: string }>(rows: readonly Row[]) =>
     zoneId === null ? rows : rows.filter((row) => row.zoneId === zoneId);
-  const zoneName = (id: string) => lawn.zones.find((zone) => zone.id === id)?.name ?? '';
   const steps = inZone(view.season.steps);
   const clashes = inZone(view.season.clashes);
   const leftOut = inZone(view.season.leftOut);
   const unmet = inZone(view.season.unmet);
   return (
     <Screen title={t('season.lawnTitle', { name: lawn.name })} onBack={onBack}>
+      <Segmented
+        value={tab}
+        options={VIEWS.map((value) => ({ value, label: t(`year.view.${value}`) }))}
+        onChange={setTab}
+      />
       <View className="flex-row flex-wrap gap-2">
-        <Chip label={t('common.all')} chosen={zoneId === null} onPress={() => setPicked(null)} />
+        {tab === 'steps' ? (
+          <Chip label={t('common.all')} chosen={zoneId === null} onPress={() => setPicked(null)} />
+        ) : null}
         {lawn.zones.map((zone) => (
           <Chip
             key={zone.id}
             label={zone.name}
-            chosen={zone.id === zoneId}
+            chosen={zone.id === (tab === 'ground' ? shownZone!.id : zoneId)}
             onPress={() => setPicked(zone.id)}
           />
         ))}
       </View>
+      {tab === 'ground' ? (
+        year.data ? (
+          <YearPanel
+            year={year.data}
+            steps={view.season.steps.filter((step) => step.zoneId === shownZone!.id)}
+            name={`${lawn.name}-${shownZone!.name}`}
+          />
+        ) : (
+          <Loading />
+        )
+      ) : (
+        <StepsOf steps={steps} clashes={clashes} leftOut={leftOut} unmet={unmet} lawn={lawn} />
+      )}
+    </Screen>
+  );
+}
+
+function StepsOf({
+  steps,
+  clashes,
+  leftOut,
+  unmet,
+  lawn,
+}: { [Part in keyof Season]: readonly Season[Part][number][] } & { lawn: Lawn }) {
+  const { t } = useTranslation();
+  const zoneName = (id: string) => lawn.zones.find((zone) => zone.id === id)?.name ?? '';
+  return (
+    <>
       {sameClashes(clashes).map((group) => (
         <ClashCard key={group[0]!.id} clashes={group} lawn={lawn} />
       ))}
@@ -68,9 +121,9 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
         <StepCard
           key={step.id}
           step={step}
-          lawnId={lawnId}
+          lawnId={lawn.id}
           zoneName={zoneName(step.zoneId)}
-          doubt={areaDoubt(question.lawn.zones.find(({ id }) => id === step.zoneId))}
+          doubt={areaDoubt(lawn.zones.find(({ id }) => id === step.zoneId))}
         />
       ))}
       {unmet.length > 0 ? (
@@ -94,6 +147,6 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
           ))}
         </Card>
       ) : null}
-    </Screen>
+    </>
   );
 }
