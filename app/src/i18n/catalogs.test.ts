@@ -1,11 +1,13 @@
 /// <reference types="node" />
 import {
+  amendmentProducts,
   causes,
   emergenceWindows,
   feedingCalendars,
   grasses,
   herbicides,
   signs,
+  treatments,
   weeds,
 } from '@alfombra/core';
 import { existsSync, readFileSync } from 'node:fs';
@@ -42,6 +44,8 @@ describe('every thing that can be shown has words', () => {
     ['cause', [...causes.map(({ slug }) => slug), 'unknown-other']],
     ['weed', weeds.map(({ slug }) => slug)],
     ['herbicide', herbicides.map(({ slug }) => slug)],
+    ['treatment', treatments.map(({ slug }) => slug)],
+    ['amendment', amendmentProducts.map(({ slug }) => slug)],
     ['grass', grasses.map(({ slug }) => slug)],
     ['group', [...emergenceWindows.map(({ slug }) => slug), 'post-emergent']],
     ['slot', feedingCalendars.flatMap(({ slots }) => slots.map(({ slug }) => slug))],

@@ -4,6 +4,7 @@ import { reportWords } from '@alfombra/core';
 import causes from './en/causes.json';
 import grasses from './en/grasses.json';
 import herbicides from './en/herbicides.json';
+import treatments from './en/treatments.json';
 import ui from './en/ui.json';
 import weeds from './en/weeds.json';
 import esUi from './es/ui.json';
@@ -20,6 +21,7 @@ export const catalogs = {
       cause: causes,
       grass: grasses,
       herbicide: herbicides,
+      treatment: treatments,
       weed: weeds,
     },
   },

@@ -20,6 +20,11 @@ export interface RecordDraft {
   applicator: string;
   licence: string;
   note: string;
+  /** Pace of the calibration and the pace walked, mph; empty where nobody timed it. */
+  calibrated: string;
+  pace: string;
+  /** Flowers open; empty: not looked at. */
+  bloom: 'yes' | 'no' | '';
 }
 
 interface RecordState {
@@ -51,6 +56,19 @@ export const useRecordStore = create<RecordState>()(
           return { drafts: rest };
         }),
     }),
-    { name: 'alfombra-records', version: 1 },
+    {
+      name: 'alfombra-records',
+      version: 2,
+      // Drafts from before the pace was asked for go on without it.
+      migrate: (kept) => ({
+        ...(kept as RecordState),
+        drafts: Object.fromEntries(
+          Object.entries((kept as RecordState).drafts).map(([key, draft]) => [
+            key,
+            { ...draft, calibrated: '', pace: '', bloom: '' as const },
+          ]),
+        ),
+      }),
+    },
   ),
 );

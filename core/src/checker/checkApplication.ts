@@ -3,6 +3,7 @@ import {
   fertilizer,
   grass,
   herbicide,
+  rotationRules,
   type GrassSlug,
   type Herbicide,
 } from '../knowledge';
@@ -10,6 +11,8 @@ import type { StandShare } from '../lawn';
 import type { Application, Material } from '../rates';
 import { daysBetween, localDate, monthOf, type LocalDate } from '../units';
 import { activeLoad } from './activeLoad';
+import { checkDay, type Ordinance } from './checkDay';
+import { checkTreatments } from './checkTreatment';
 import type { CheckFinding } from './finding';
 import { turfRating, type TurfState } from './turfRating';
 
@@ -29,6 +32,19 @@ export interface CheckContext {
   /** A certified applicator did it or stands by. */
   certified?: boolean;
   confirmedLabels?: readonly string[];
+  /** Weeds or turf in bloom where it is put down. */
+  bloom?: boolean;
+  /** Hours to the next rain of a tenth of an inch, and what falls in the next day, in. */
+  rainInHours?: number;
+  rainSoonIn?: number;
+  leafWet?: boolean;
+  saturated?: boolean;
+  /** Pace walked and the pace of the calibration, mph. */
+  paceMph?: number;
+  calibratedMph?: number;
+  ordinance?: Ordinance;
+  /** The soil test is low in phosphorus. */
+  lowPhosphorus?: boolean;
 }
 
 const ACRE_FT2 = 43_560;
@@ -343,13 +359,59 @@ function checkSeed(
 }
 
 /**
+ * Groups used against one weed: too often in a year, or alone for too many years running. Only a
+ * record that names its targets can be judged.
+ */
+function checkRotation(
+  application: Application & { targets?: readonly string[] },
+  context: CheckContext,
+  uses: readonly OtherUse[],
+): CheckFinding[] {
+  const targets = application.targets ?? [];
+  if (targets.length === 0) return [];
+  const groupsOf = (own: Application) =>
+    own.materials.flatMap((material) =>
+      material.kind === 'herbicide' ? (herbicide(material.slug)?.hrac ?? []) : [],
+    );
+  const own = new Set(groupsOf(application));
+  if (own.size !== 1 || uses.length === 0) return [];
+  const [group] = own as Set<string>;
+  const year = Number(application.date.slice(0, 4));
+  const against = context.others.filter((other: Application & { targets?: readonly string[] }) =>
+    (other.targets ?? []).some((weed) => targets.includes(weed)),
+  );
+  const alone = (y: number) => {
+    const groups = against.filter(({ date }) => Number(date.slice(0, 4)) === y).flatMap(groupsOf);
+    return groups.length > 0 && groups.every((entry) => entry === group);
+  };
+  const inYear = against.filter(
+    (other) => Number(other.date.slice(0, 4)) === year && groupsOf(other).includes(group as string),
+  ).length;
+  const findings: CheckFinding[] = [];
+  const say = (inputs: CheckFinding['inputs']) =>
+    findings.push({
+      rule: 'rotation',
+      severity: 'caution',
+      material: null,
+      inputs: { mode: group as string, ...inputs },
+    });
+  if (inYear >= rotationRules.mostInYear) {
+    say({ count: inYear + 1, max: rotationRules.mostInYear });
+  } else if (alone(year - 1) && alone(year - 2)) say({ count: 3, max: rotationRules.mostYears });
+  return findings;
+}
+
+/**
  * Judges one application, planned or done, against the label-type limits and the safety rules. It
  * refuses nothing: what has happened has happened, and the reader decides. Shares no code with the
  * planner.
  * @param application what was put down; `amount` is the total over `areaFt2`
  * @returns findings, the ones over a limit first; empty when nothing speaks against it
  */
-export function checkApplication(application: Application, context: CheckContext): CheckFinding[] {
+export function checkApplication(
+  application: Application & { targets?: readonly string[] },
+  context: CheckContext,
+): CheckFinding[] {
   const date = localDate(application.date);
   const others = context.others.filter(({ id }) => id !== application.id);
   const scoped: CheckContext = { ...context, others };
@@ -365,8 +427,14 @@ export function checkApplication(application: Application, context: CheckContext
     ...checkActives(doses, date, uses),
     ...checkNitrogen(application, scoped),
     ...checkSeed(application, scoped, uses),
+    ...checkTreatments(application, scoped),
+    ...checkRotation(application, scoped, uses),
+    ...checkDay(application, scoped),
   ];
-  if (doses.length > 0 && context.windMph !== undefined) {
+  const sprayed = application.materials.some(
+    ({ kind }) => kind === 'herbicide' || kind === 'treatment',
+  );
+  if (sprayed && context.windMph !== undefined) {
     if (context.windMph > 10) {
       findings.push({
         rule: 'wind',

@@ -27,7 +27,20 @@ export interface CheckFinding {
     | 'nitrogen-year'
     | 'nitrogen-heat'
     | 'seed-soil'
-    | 'area-over-zone';
+    | 'area-over-zone'
+    | 'read-the-label'
+    | 'amount-once'
+    | 'amendment-year'
+    | 'rotation'
+    | 'bloom'
+    | 'rain'
+    | 'wet-leaf'
+    | 'frozen'
+    | 'saturated'
+    | 'pace'
+    | 'blackout'
+    | 'phosphorus'
+    | 'ordinance-nitrogen';
   severity: 'exceeds' | 'caution';
   /** Material it is about, by slug; `null` for the walk as a whole. */
   material: string | null;

@@ -26,6 +26,11 @@ export const applicationRecordBodySchema = z
     applicator: z.string().trim().min(1, 'name the applicator'),
     licence: z.string().trim().min(1, 'enter the licence number'),
     targets: z.array(z.string()).default([]),
+    /** Pace of the calibration and the pace walked, mph; `null` where nobody timed it. */
+    calibratedMph: z.number().min(0.3).max(12).nullable().default(null),
+    paceMph: z.number().min(0.3).max(12).nullable().default(null),
+    /** Flowers open where it went down. */
+    bloom: z.boolean().nullable().default(null),
     note: z.string().max(2000).default(''),
   })
   .superRefine((record, context) => {

@@ -216,3 +216,35 @@ it('shares what holds for the whole lawn between the patches of a visit, and not
   const earlier = [{ 'c-dull': true, 'c-expanding': true, 'c-dog': 'unsure', 'k-pat-rings': true }];
   expect(gather({ earlier })).toEqual({ 'c-dull': { answer: true, from: 'earlier-look' } });
 });
+
+describe('a hard winter', () => {
+  const winter = (fields: { tminF?: number; snowIn?: number }, count = 90) =>
+    Array.from({ length: count }, (_, index) => ({
+      date: addDays(localDate('2026-01-01'), index),
+      tmaxF: 40,
+      tminF: fields.tminF ?? 25,
+      rainIn: 0,
+      ...(fields.snowIn === undefined ? {} : { snowIn: index < 60 ? fields.snowIn : 0 }),
+    }));
+  it('answers the snow by itself where the station measures it', () => {
+    expect(gather({ days: winter({ snowIn: 5 }) })['c-snow']).toEqual({
+      answer: true,
+      from: 'weather',
+    });
+    expect(gather({ days: winter({ snowIn: 0 }) })['c-snow']?.answer).toBe(false);
+    expect(gather({ days: winter({}) })['c-snow']).toBeUndefined();
+    expect(gather({ days: winter({ snowIn: 0 }, 30) })['c-snow']).toBeUndefined();
+  });
+  it('knows what cold a warm-season grass does not bear', () => {
+    const bermuda = {
+      ...zone(),
+      stand: [{ species: 'centipede' as const, cover: 0.9 }],
+      desired: ['centipede' as const],
+    };
+    expect(gather({ zone: bermuda, days: winter({ tminF: 8 }) })['c-severe-cold']?.answer).toBe(
+      true,
+    );
+    expect(gather({ zone: bermuda, days: winter({ tminF: 20 }) })['c-severe-cold']).toBeUndefined();
+    expect(gather({ days: winter({ tminF: -10 }) })['c-severe-cold']).toBeUndefined();
+  });
+});

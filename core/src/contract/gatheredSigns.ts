@@ -1,6 +1,6 @@
 import type { Answers } from '../diagnosis';
 import { fertilizer, grass, herbicide, testThresholds } from '../knowledge';
-import { gathering, wholeLawnSigns } from '../knowledge/gathering';
+import { gathering, severeColdF, wholeLawnSigns } from '../knowledge/gathering';
 import { closestOnEdge } from '../lawn/editOutline';
 import { mainGrass, probeVerdict, type Patch, type Point, type Zone } from '../lawn';
 import { addDays, daysBetween, type LocalDate } from '../units';
@@ -186,6 +186,14 @@ function soilSigns({ zone, samples, today }: GatherInput): Record<string, boolea
   };
 }
 
+/** A winter colder than the zone's grass bears; the record begins in January, so only a yes is sure. */
+function coldSigns({ zone, days }: GatherInput): Record<string, boolean> {
+  const limit = zone.stand.length > 0 ? severeColdF[mainGrass(zone)] : undefined;
+  return limit !== undefined && days.some(({ tminF }) => tminF < limit)
+    ? { 'c-severe-cold': true }
+    : {};
+}
+
 /** What was answered at another patch today and holds for the whole lawn. */
 const sharedSigns = (earlier: readonly Answers[]): Record<string, boolean> =>
   Object.fromEntries(
@@ -207,6 +215,7 @@ export function gatheredSigns(input: GatherInput): Record<string, GatheredSign> 
     ]);
   return Object.fromEntries([
     ...from('weather', contextSigns(input.days, input.zone.site.irrigated)),
+    ...from('weather', coldSigns(input)),
     ...from('plan', placeSigns(input)),
     ...from('record', recordSigns(input)),
     ...from('soil', soilSigns(input)),

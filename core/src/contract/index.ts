@@ -8,6 +8,7 @@ export * from './lawn';
 export * from './lawnFile';
 export * from './mergeDocuments';
 export * from './photo';
+export * from './protection';
 export * from './question';
 export * from './reading';
 export * from './reportWords';

@@ -26,5 +26,9 @@ export function judgeRecord(
     irrigated: zone.site.irrigated === true,
     certified: policy.certified,
     confirmedLabels: policy.confirmedLabels,
+    ordinance: policy.ordinance,
+    ...(record.bloom == null ? {} : { bloom: record.bloom }),
+    ...(record.paceMph == null ? {} : { paceMph: record.paceMph }),
+    ...(record.calibratedMph == null ? {} : { calibratedMph: record.calibratedMph }),
   });
 }

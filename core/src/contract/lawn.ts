@@ -161,7 +161,7 @@ export const lawnSummarySchema = z.object({
       z.object({
         problem: z.string(),
         class: z.enum(['low', 'watch', 'warn']),
-        reasons: z.array(z.enum(['sighted', 'last-year', 'showpiece'])),
+        reasons: z.array(z.enum(['sighted', 'last-year', 'unprotected', 'showpiece'])),
         score: z.number(),
       }),
     )

@@ -60,7 +60,7 @@ export function argument(input: DiagnosisInput, slug: string): Argument {
   });
   return {
     cause: slug,
-    prior: prior(input.grass, input.zone, input.month, input.soilTempF)[
+    prior: prior(input.grass, input.zone, input.month, input.soilTempF, input.protection)[
       causes.indexOf(entry)
     ] as number,
     factors: {

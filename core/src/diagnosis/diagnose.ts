@@ -73,10 +73,10 @@ interface State {
 }
 
 function scoreCauses(
-  input: Pick<DiagnosisInput, 'grass' | 'zone' | 'month' | 'soilTempF' | 'skill'>,
+  input: Pick<DiagnosisInput, 'grass' | 'zone' | 'month' | 'soilTempF' | 'skill' | 'protection'>,
   known: ReadonlyMap<string, boolean>,
 ): State {
-  const priors = prior(input.grass, input.zone, input.month, input.soilTempF);
+  const priors = prior(input.grass, input.zone, input.month, input.soilTempF, input.protection);
   const ratios = new Array<number[] | undefined>(causes.length * groupCount).fill(undefined);
   for (const column of signColumns(input.skill)) {
     const yes = known.get(column.sign.slug);

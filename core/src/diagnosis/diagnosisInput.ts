@@ -46,6 +46,8 @@ export const diagnosisInputSchema = z.object({
   soilTempF: z.number().min(-20).max(150).optional(),
   site: siteSchema.partial().optional(),
   signs: answersSchema.default({}),
+  /** Causes that are prevented on record, or were here before and are not this time. */
+  protection: z.record(z.string(), z.enum(['covered', 'lapsed'])).default({}),
   tests: z.array(countTestInputSchema).default([]),
   /** Skill of the person who answers: 1 anyone, 2 trained, 3 diagnostician. */
   skill: z.union([z.literal(1), z.literal(2), z.literal(3)]).default(3),

@@ -10,7 +10,7 @@ import type { StandShare } from '../lawn';
 import { monthInWindow } from '../units';
 import type { z } from 'zod';
 
-const { hostFactor, monthFactor, soilFactor, leak } = diagnosisModel;
+const { hostFactor, monthFactor, soilFactor, protectionFactor, leak } = diagnosisModel;
 
 /** Susceptibility factor of one grass; carpetgrass has no row and takes half of St. Augustine's. */
 function hostFactorOf(cause: Cause, species: StandShare['species']): number {
@@ -51,8 +51,12 @@ export function soilFactorOf(range: readonly [number, number], soilTempF?: numbe
   return outside <= 10 ? soilFactor.within10 : soilFactor.beyond;
 }
 
+/** Factor of what was, or was not, done against a cause; 1 when nothing is known. */
+export const protectionFactorOf = (state: keyof typeof protectionFactor | undefined): number =>
+  state === undefined ? 1 : protectionFactor[state];
+
 /**
- * Prior of every cause for a stand, region, month and soil temperature: named causes share
+ * Prior of every cause for a stand, region, month, soil temperature and prevention: named causes share
  * 1 − leak; the last entry is "something not in the library".
  * @returns shape (causes + 1), sums to 1
  */
@@ -61,13 +65,15 @@ export function prior(
   region: Region,
   month: number,
   soilTempF?: number,
+  protection: Readonly<Record<string, keyof typeof protectionFactor>> = {},
 ): number[] {
   const weights = causes.map(
     (cause) =>
       cause.baseWeight *
       standHostFactor(cause, stand) *
       monthFactorOf(cause.months, region, month) *
-      soilFactorOf(cause.soilF, soilTempF),
+      soilFactorOf(cause.soilF, soilTempF) *
+      protectionFactorOf(protection[cause.slug]),
   );
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   return [...weights.map((weight) => ((1 - leak) * weight) / total), leak];

@@ -19,6 +19,8 @@ export const diagnosisModel = {
   monthFactor: { inside: 1, adjacent: 0.3, outside: 0.04, noWindow: 0.02 },
   /** Inside the soil range, up to 5 °F outside, 6-10 °F, more. */
   soilFactor: { inside: 1, within5: 0.6, within10: 0.25, beyond: 0.06 },
+  /** Prevention on record that still holds; history of the cause and none this time. */
+  protectionFactor: { covered: 0.25, lapsed: 1.5 },
   /** Pull towards the base rate when the answerer's skill is one or two levels short. */
   skillPull: [1, 0.7, 0.4],
   /** Seconds to read and tap, added to each sign's own. */

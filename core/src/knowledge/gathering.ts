@@ -1,3 +1,4 @@
+import type { GrassSlug } from './grasses';
 import type { Source } from './source';
 
 /** How near, how recent and how much, for signs that the plan and the record answer by themselves. */
@@ -27,6 +28,17 @@ export const gathering = {
   },
   source: { kind: 'common-practice', ref: 'widths beside an edge from memory' } as Source,
 } as const;
+
+/** Air below which a winter injures a grass, °F (indicative, memory). */
+export const severeColdF: Partial<Record<GrassSlug, number>> = {
+  'st-augustine': 20,
+  centipede: 15,
+  bahia: 15,
+  'bermuda-common': 10,
+  'bermuda-hybrid': 5,
+  'zoysia-fine': 0,
+  'zoysia-wide': 0,
+};
 
 /** Signs that hold for the whole lawn: answered once on a walk, they count for its other patches too. */
 export const wholeLawnSigns: ReadonlySet<string> = new Set([

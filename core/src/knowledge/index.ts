@@ -1,3 +1,4 @@
+export * from './amendments';
 export * from './application';
 export * from './causes';
 export * from './diagnosisModel';
@@ -14,4 +15,5 @@ export * from './signs';
 export * from './siteReadings';
 export * from './soilTemperature';
 export * from './source';
+export * from './treatments';
 export * from './weeds';

@@ -25,6 +25,8 @@ import {
   testThresholdSchema,
   toleranceOverrides,
   toleranceOverrideSchema,
+  treatments,
+  treatmentSchema,
   waitingSigns,
   weed,
   weedOfGrass,
@@ -43,6 +45,7 @@ describe('the shape of the data', () => {
     ['causes', causeSchema, causes],
     ['weeds', weedSchema, weeds],
     ['herbicides', herbicideSchema, herbicides],
+    ['treatments', treatmentSchema, treatments],
     ['efficacy', efficacyRowSchema, efficacyRows],
     ['stage factors', stageFactorSchema, stageFactors],
     ['tolerance overrides', toleranceOverrideSchema, toleranceOverrides],
@@ -145,5 +148,27 @@ describe('herbicides, weeds and grasses hang together', () => {
       expect(holds(feedingCalendars)).toBe(1);
       if (entry.seed) expect(holds(seedingWindows)).toBe(1);
     }
+  });
+});
+
+describe('treatments', () => {
+  it('are all there: 14 insecticides, 16 fungicides and more', () => {
+    const count = (kind: string) => treatments.filter((entry) => entry.kind === kind).length;
+    expect(count('insecticide')).toBeGreaterThanOrEqual(14);
+    expect(count('fungicide')).toBeGreaterThanOrEqual(16);
+    expect(herbicides.length).toBeGreaterThanOrEqual(40);
+  });
+  it('aim at causes that there are, and never rate over their own year', () => {
+    const known = new Set(slugsOf(causes));
+    for (const { slug, targets, ratePerAcre, maxPerYear } of treatments) {
+      expect([slug, targets.filter((target) => !known.has(target))]).toEqual([slug, []]);
+      if (ratePerAcre) expect(ratePerAcre[0]).toBeLessThanOrEqual(ratePerAcre[1]);
+      if (ratePerAcre && maxPerYear !== null)
+        expect(ratePerAcre[1]).toBeLessThanOrEqual(maxPerYear);
+    }
+  });
+  it('have slugs of their own', () => {
+    const slugs = [...slugsOf(treatments), ...slugsOf(herbicides)];
+    expect(new Set(slugs).size).toBe(slugs.length);
   });
 });

@@ -105,6 +105,8 @@ export const snowMoldWeather = {
   wetDayIn: 0.05,
   watchWetDays: 3,
   warnWetDays: 5,
+  /** Last month in which a winter's snow still shows. */
+  untilMonth: 5,
   source: MEMORY,
 } as const;
 

@@ -62,7 +62,7 @@ export function riskOfLawn(
   });
 }
 
-export type ScoutReason = 'sighted' | 'last-year' | 'showpiece';
+export type ScoutReason = 'sighted' | 'last-year' | 'unprotected' | 'showpiece';
 
 export interface ScoutAlert {
   problem: RiskProblem;
@@ -73,7 +73,16 @@ export interface ScoutAlert {
 }
 
 /** Weights by which lawns are put in order; chosen by us. */
-const WEIGHT = { watch: 1, warn: 2, host: 0.5, sighted: 1, lastYear: 1.5, showpiece: 0.5 } as const;
+const WEIGHT = {
+  watch: 1,
+  warn: 2,
+  host: 0.5,
+  sighted: 1,
+  lastYear: 1.5,
+  unprotected: 0.5,
+  covered: -1.5,
+  showpiece: 0.5,
+} as const;
 /** From this score on a lawn is worth the drive. */
 const ALERT_FROM = 3;
 
@@ -88,6 +97,8 @@ export function scoutAlerts(
     today: LocalDate;
     upkeep: string;
     earlier: readonly { cause: string; on: LocalDate }[];
+    /** What was done against each problem, of the zone with the least. */
+    protection?: Readonly<Record<string, 'covered' | 'lapsed'>>;
   },
 ): ScoutAlert[] {
   return risks
@@ -97,11 +108,14 @@ export function scoutAlerts(
         ({ cause, on }) => cause === risk.problem && yearOf(on) < yearOf(lawn.today),
       );
       const showpiece = lawn.upkeep === 'showpiece';
+      const protection = lawn.protection?.[risk.problem];
       const score =
         WEIGHT[risk.worst] +
         WEIGHT.host * (risk.host - 1) +
         (risk.sighted ? WEIGHT.sighted : 0) +
         (lastYear ? WEIGHT.lastYear : 0) +
+        (protection === 'lapsed' ? WEIGHT.unprotected : 0) +
+        (protection === 'covered' ? WEIGHT.covered : 0) +
         (showpiece ? WEIGHT.showpiece : 0);
       if (score < ALERT_FROM) return [];
       return [
@@ -111,6 +125,7 @@ export function scoutAlerts(
           reasons: [
             ...(risk.sighted ? ['sighted' as const] : []),
             ...(lastYear ? ['last-year' as const] : []),
+            ...(protection === 'lapsed' ? ['unprotected' as const] : []),
             ...(showpiece ? ['showpiece' as const] : []),
           ],
           score,

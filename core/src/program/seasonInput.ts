@@ -35,9 +35,20 @@ export const zoneFindingSchema = z.object({
 });
 export type ZoneFinding = z.infer<typeof zoneFindingSchema>;
 
+const monthDay = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'a day as MM-DD');
+
 /** How much the customer wants of the lawn. */
 export const upkeepSchema = z.enum(['basic', 'standard', 'showpiece']);
 export type Upkeep = z.infer<typeof upkeepSchema>;
+
+/** What the place has ruled about fertilizer; the strictest of the company's area. */
+export const ordinanceSchema = z.object({
+  /** Month-day from and to which none may be spread; may wrap over the year. */
+  blackout: z.tuple([monthDay, monthDay]).nullable().default(null),
+  mostNitrogen: z.number().positive().nullable().default(null),
+  mostNitrogenYear: z.number().positive().nullable().default(null),
+  phosphorusNeedsReason: z.boolean().default(false),
+});
 
 /** What the company may and does do. */
 export const policySchema = z.object({
@@ -47,6 +58,7 @@ export const policySchema = z.object({
   confirmedLabels: z.array(z.string()).default([]),
   /** Empty: every product of the library. */
   stock: z.array(z.string()).default([]),
+  ordinance: ordinanceSchema.prefault({}),
 });
 export type Policy = z.infer<typeof policySchema>;
 

@@ -1,5 +1,13 @@
 import { z } from 'zod';
-import { fertilizer, grassSlugSchema, herbicide } from '../knowledge';
+import {
+  amendmentProducts,
+  amendmentSlugs,
+  fertilizer,
+  grassSlugSchema,
+  herbicide,
+  treatment,
+  treatmentUnitSchema,
+} from '../knowledge';
 
 const amount = z.number().positive('an amount is above 0');
 
@@ -19,11 +27,22 @@ export const materialSchema = z
       amount,
       unit: z.literal('lb'),
     }),
+    z.object({
+      kind: z.literal('treatment'),
+      slug: z.string().refine((slug) => treatment(slug) !== undefined, 'unknown treatment'),
+      amount,
+      unit: treatmentUnitSchema,
+    }),
+    z.object({
+      kind: z.literal('amendment'),
+      slug: z.enum(amendmentSlugs),
+      amount,
+      unit: z.enum(['lb', 'oz']),
+    }),
     z.object({ kind: z.literal('seed'), slug: grassSlugSchema, amount, unit: z.literal('lb') }),
   ])
   .superRefine((material, context) => {
-    if (material.kind !== 'herbicide') return;
-    const expected = herbicide(material.slug)?.unit;
+    const expected = unitOf(material.kind, material.slug);
     if (expected && expected !== material.unit) {
       context.addIssue({
         code: 'custom',
@@ -32,6 +51,14 @@ export const materialSchema = z
       });
     }
   });
+
+/** Unit of a product's own label; `null` where the library leaves it to the label. */
+function unitOf(kind: string, slug: string): string | null {
+  if (kind === 'herbicide') return herbicide(slug)?.unit ?? null;
+  if (kind === 'treatment') return treatment(slug)?.unit ?? null;
+  if (kind === 'amendment') return amendmentProducts.find((p) => p.slug === slug)?.unit ?? null;
+  return 'lb';
+}
 export type Material = z.infer<typeof materialSchema>;
 
 /** One walk over one zone: what went down, where and when. The common coin of plan and record. */

@@ -1,4 +1,4 @@
-import { cause, grass, type GrassSlug, type Region } from '../knowledge';
+import { cause, grass, snowCover, type GrassSlug, type Region } from '../knowledge';
 import {
   brownPatchModel,
   chinchWeather,
@@ -213,6 +213,14 @@ export function lawnRisk(input: RiskInput): Risk[] {
         const wet = ten.filter(({ rainIn }) => rainIn >= snowMoldWeather.wetDayIn).length;
         const air = mean(ten.map(meanAir));
         const cool = air >= snowMoldWeather.meanF[0] && air <= snowMoldWeather.meanF[1];
+        // Under lasting snow it grows whatever the air does; it shows when the snow goes.
+        const under = days
+          .slice(0, index + 1)
+          .filter(({ snowIn }) => snowIn !== undefined && snowIn >= snowCover.coverIn).length;
+        const thawed = monthOf(days[index]!.date) <= snowMoldWeather.untilMonth;
+        if (thawed && under >= snowCover.shortDays) {
+          return graded(under, snowCover.shortDays, snowCover.longDays);
+        }
         return cool
           ? graded(wet, snowMoldWeather.watchWetDays, snowMoldWeather.warnWetDays)
           : low(wet);

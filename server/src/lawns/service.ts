@@ -3,6 +3,7 @@ import {
   findingsOf,
   laboratoryDays,
   lawnBodySchema,
+  protectionOf,
   seasonRequestSchema,
   zoneArea,
   type ApplicationRecordBody,
@@ -10,6 +11,7 @@ import {
   type Lawn,
   type LawnBody,
   type LawnSummary,
+  type Protection,
   type ReadingBody,
   type SoilSampleBody,
   type Step,
@@ -249,6 +251,7 @@ function summarizeLawn(
       today: company.today,
       upkeep: body.upkeep,
       earlier: decidedIn(file.visits),
+      protection: lawnProtection(body, file, company.today),
     }),
     areaFt2,
     grasses: [...cover]
@@ -265,6 +268,25 @@ function summarizeLawn(
     next: upcoming ? { kind: upcoming.kind, opens: upcoming.window.opens } : null,
     clashes: season.clashes.filter(({ choice }) => choice === null).length,
   };
+}
+
+/** What was done against each cause over the lawn: lapsed in one zone is lapsed. */
+function lawnProtection(
+  body: LawnBody,
+  file: LawnFile,
+  today: Company['today'],
+): Record<string, Protection> {
+  const records = file.records.map((record) => ({ ...record.body, id: record.id }));
+  const zones = body.zones.map(({ id }) =>
+    protectionOf(id, records, decidedIn(file.visits), today),
+  );
+  const whole: Record<string, Protection> = {};
+  for (const zone of zones) {
+    for (const [cause, state] of Object.entries(zone)) {
+      if (whole[cause] !== 'lapsed') whole[cause] = state;
+    }
+  }
+  return whole;
 }
 
 /** What waits for a person, the earliest first. */

@@ -7,7 +7,7 @@ import { SeasonPending } from '@/features/season/SeasonPending';
 import { useLawnSeason } from '@/features/season/useLawnSeason';
 import { deepScreen } from '@/features/deepScreen';
 import { SeasonStrip } from '@/features/season/SeasonStrip';
-import { gradeName } from '@/features/season/productWords';
+import { materialName } from '@/features/season/productWords';
 import { useWalkStore } from '@/state/walkStore';
 import {
   Button,
@@ -82,13 +82,7 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
       words: t('lawn.recordOn', {
         date: fullDay(record.date),
         what: `${record.materials
-          .map(({ kind, slug }) =>
-            kind === 'herbicide'
-              ? t(`herbicide.${slug}`)
-              : kind === 'seed'
-                ? t(`grass.${slug}`)
-                : gradeName(slug),
-          )
+          .map((material) => materialName(t, material))
           .join(' + ')} · ${lawn.zones.find(({ id }) => id === record.zoneId)?.name ?? ''}`,
       }),
       over: record.findings.some(({ severity }) => severity === 'exceeds'),
@@ -217,6 +211,12 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
         />
       ) : null}
       {wide ? null : stand}
+      <Button
+        kind="quiet"
+        label={t('lawn.recordOther')}
+        onPress={() => router.push(`/lawns/${lawnId}/record/other`)}
+        testID="record-other"
+      />
       {history.length > 0 ? (
         <Card>
           <Title>{t('lawn.history')}</Title>

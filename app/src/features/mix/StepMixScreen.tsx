@@ -18,6 +18,7 @@ import {
   typedNumber,
   Words,
 } from '@/ui';
+import { KerbCard } from './KerbCard';
 import { MixCardView } from './MixCardView';
 import { SpreadCardView } from './SpreadCardView';
 
@@ -66,6 +67,7 @@ export function StepMixScreen({ lawnId, stepId }: { lawnId: string; stepId: stri
         />
       }
     >
+      <KerbCard question={question} view={view} step={step} />
       {doubt ? (
         <Words weight="semi" tone="caution" testID="area-doubt">
           {t('mix.areaDoubt', { low: percent(doubt.low), high: percent(doubt.high) })}

@@ -33,11 +33,14 @@ export function Findings({
           <Words weight="bold" tone={finding.severity === 'exceeds' ? 'stop' : 'ink'}>
             {checkWords(t, finding)}
           </Words>
-          {finding.material && i18n.exists(`herbicide.${finding.material}`) ? (
-            <Words size="note" tone="second">
-              {t(`herbicide.${finding.material}`)}
-            </Words>
-          ) : null}
+          {['herbicide', 'treatment', 'amendment']
+            .map((kind) => `${kind}.${finding.material ?? ''}`)
+            .filter((key) => i18n.exists(key))
+            .map((key) => (
+              <Words key={key} size="note" tone="second">
+                {t(key)}
+              </Words>
+            ))}
         </Card>
       ))}
     </View>

@@ -2,8 +2,8 @@ import {
   applicationsOf,
   checkApplication,
   zoneArea,
-  type Application,
   type ApplicationRecord,
+  type Material,
   type Step,
 } from '@alfombra/core';
 import { useRouter } from 'expo-router';
@@ -12,13 +12,14 @@ import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { usePutRecord, useSession } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
-import { gradeName } from '@/features/season/productWords';
+import { materialName } from '@/features/season/productWords';
 import type { SeasonQuestion } from '@/features/season/seasonView';
 import { useLawnSeason } from '@/features/season/useLawnSeason';
 import { useRecordStore, type RecordDraft } from '@/state/recordStore';
 import {
   Button,
   Card,
+  Choices,
   Empty,
   Failed,
   Field,
@@ -31,11 +32,44 @@ import {
   Words,
 } from '@/ui';
 import { Findings } from './Findings';
+import { OtherJob } from './OtherJob';
 import { readRecord } from './readRecord';
 
 const WINDS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW', 'calm'] as const;
 const SKIES = ['clear', 'part-cloudy', 'overcast', 'rain'] as const;
 const AMOUNT_DIGITS = 3;
+
+/** What a record is made of: a step of the season, or work outside it. */
+export interface Job {
+  /** Under which the draft is kept. */
+  key: string;
+  stepId: string | null;
+  zoneId: string;
+  areaFt2: number;
+  materials: readonly Material[];
+  targets: string[];
+  spray: boolean;
+  carrierGal: number | null;
+}
+
+function jobOf(step: Step): Job | null {
+  const application = applicationsOf(step)[0];
+  if (!application) return null;
+  const spray = step.kind === 'prevent' || step.kind === 'control';
+  return {
+    key: step.id,
+    stepId: step.id,
+    zoneId: step.zoneId,
+    areaFt2: step.areaFt2,
+    materials: application.materials,
+    targets: spray ? step.control.map(({ weed }) => weed) : [],
+    spray,
+    carrierGal: spray ? (step.areaFt2 / 1000) * step.carrierGalPer1000 : null,
+  };
+}
+
+/** Name of the route that records work outside the season. */
+const OTHER = 'other';
 
 /** Writes down what was really done; the checker speaks, and refuses nothing. */
 export function RecordScreen({ lawnId, stepId }: { lawnId: string; stepId: string }) {
@@ -44,11 +78,19 @@ export function RecordScreen({ lawnId, stepId }: { lawnId: string; stepId: strin
   const words = useFailureWords();
   const { question, view, error, retry } = useLawnSeason(lawnId);
   const [kept, setKept] = useState<ApplicationRecord | null>(null);
-  const onBack = () => router.push(`/lawns/${lawnId}/season`);
+  const [other, setOther] = useState<Job | null>(null);
+  const onBack = () => router.push(`/lawns/${lawnId}${stepId === OTHER ? '' : '/season'}`);
   if (kept) return <Kept record={kept} lawnId={lawnId} />;
   const step = view?.season.steps.find(({ id }) => id === stepId);
-  const application = step ? applicationsOf(step)[0] : undefined;
-  if (!question || !view || !step || !application) {
+  const job = stepId === OTHER ? other : step ? jobOf(step) : null;
+  if (question && view && stepId === OTHER && !job) {
+    return (
+      <Screen title={t('record.otherTitle')} lead={question.lawn.name} onBack={onBack}>
+        <OtherJob lawn={question.lawn} onJob={setOther} />
+      </Screen>
+    );
+  }
+  if (!question || !view || !job) {
     return (
       <Screen title={t('record.title')} onBack={onBack}>
         {error ? (
@@ -61,18 +103,16 @@ export function RecordScreen({ lawnId, stepId }: { lawnId: string; stepId: strin
       </Screen>
     );
   }
-  return <Form question={question} step={step} application={application} onKept={setKept} />;
+  return <Form question={question} job={job} onKept={setKept} />;
 }
 
 function Form({
   question,
-  step,
-  application,
+  job,
   onKept,
 }: {
   question: SeasonQuestion;
-  step: Step;
-  application: Application;
+  job: Job;
   onKept: (record: ApplicationRecord) => void;
 }) {
   const { t } = useTranslation();
@@ -80,24 +120,20 @@ function Form({
   const words = useFailureWords();
   const session = useSession();
   const { lawn, company, weather } = question;
-  const zone = lawn.zones.find(({ id }) => id === step.zoneId)!;
-  const spray = step.kind === 'prevent' || step.kind === 'control';
+  const zone = lawn.zones.find(({ id }) => id === job.zoneId)!;
+  const { spray } = job;
   const { drafts, open, change, finish } = useRecordStore();
-  const draft = drafts[step.id];
+  const draft = drafts[job.key];
   const putRecord = usePutRecord(lawn, company);
   const [tried, setTried] = useState(false);
   const today = weather.days[weather.days.length - 1]!;
 
   useEffect(() => {
     if (draft || !session.data) return;
-    open(step.id, {
-      area: number(step.areaFt2, 0).replace(/,/g, ''),
-      amounts: application.materials.map(({ amount }) =>
-        String(Number(amount.toFixed(AMOUNT_DIGITS))),
-      ),
-      carrier: spray
-        ? String(Number(((step.areaFt2 / 1000) * step.carrierGalPer1000).toFixed(2)))
-        : '',
+    open(job.key, {
+      area: number(job.areaFt2, 0).replace(/,/g, ''),
+      amounts: job.materials.map(({ amount }) => String(Number(amount.toFixed(AMOUNT_DIGITS)))),
+      carrier: job.carrierGal === null ? '' : String(Number(job.carrierGal.toFixed(2))),
       date: company.today,
       start: '',
       end: '',
@@ -108,8 +144,11 @@ function Form({
       applicator: session.data.name,
       licence: session.data.licence,
       note: '',
+      calibrated: '',
+      pace: '',
+      bloom: '',
     });
-  }, [draft, session.data, open, step, application, spray, company.today, today]);
+  }, [draft, session.data, open, job, company.today, today]);
 
   if (!draft) {
     return (
@@ -118,14 +157,14 @@ function Form({
       </Screen>
     );
   }
-  const set = (part: Partial<RecordDraft>) => change(step.id, part);
+  const set = (part: Partial<RecordDraft>) => change(job.key, part);
   const read = readRecord(draft, {
     lawnId: lawn.id,
     zoneId: zone.id,
-    stepId: step.id,
+    stepId: job.stepId,
     today: company.today,
-    materials: application.materials,
-    targets: spray ? step.control.map(({ weed }) => weed) : [],
+    materials: job.materials,
+    targets: job.targets,
     spray,
   });
   const error = (field: keyof typeof read.errors) => {
@@ -146,6 +185,10 @@ function Form({
           irrigated: zone.site.irrigated === true,
           certified: company.policy.certified,
           confirmedLabels: company.policy.confirmedLabels,
+          ordinance: company.policy.ordinance,
+          ...(judged.bloom === null ? {} : { bloom: judged.bloom }),
+          ...(judged.paceMph === null ? {} : { paceMph: judged.paceMph }),
+          ...(judged.calibratedMph === null ? {} : { calibratedMph: judged.calibratedMph }),
         },
       )
     : [];
@@ -156,18 +199,12 @@ function Form({
       { id: draft.recordId, body: read.body },
       {
         onSuccess: (record) => {
-          finish(step.id);
+          finish(job.key);
           onKept(record);
         },
       },
     );
   };
-  const nameOf = (kind: string, slug: string) =>
-    kind === 'herbicide'
-      ? t(`herbicide.${slug}`)
-      : kind === 'seed'
-        ? t(`grass.${slug}`)
-        : gradeName(slug);
   return (
     <Screen
       title={t('record.title')}
@@ -199,12 +236,12 @@ function Form({
           error={error('area')}
           testID="record-area"
         />
-        {application.materials.map((material, index) => {
+        {job.materials.map((material, index) => {
           const unit = t(`unit.${material.unit}`);
           return (
             <Field
               key={material.slug}
-              label={`${nameOf(material.kind, material.slug)}: ${t('record.used').toLowerCase()}`}
+              label={`${materialName(t, material)}: ${t('record.used').toLowerCase()}`}
               unit={unit}
               numeric
               value={draft.amounts[index] ?? ''}
@@ -310,6 +347,42 @@ function Form({
           </View>
         </View>
       </Card>
+      {spray ? (
+        <Card>
+          <Title>{t('record.walkTitle')}</Title>
+          <View className="flex-row gap-3">
+            <View className="flex-1">
+              <Field
+                label={t('record.calibrated')}
+                unit="mph"
+                numeric
+                value={draft.calibrated}
+                onChange={(calibrated) => set({ calibrated })}
+                error={error('calibrated')}
+                testID="record-calibrated"
+              />
+            </View>
+            <View className="flex-1">
+              <Field
+                label={t('record.pace')}
+                unit="mph"
+                numeric
+                value={draft.pace}
+                onChange={(pace) => set({ pace })}
+                error={error('pace')}
+                testID="record-pace"
+              />
+            </View>
+          </View>
+          <Choices
+            label={t('record.bloom')}
+            value={draft.bloom === '' ? null : draft.bloom}
+            options={['no', 'yes'] as const}
+            nameOf={(option) => t(`record.bloomIs.${option}`)}
+            onChange={(bloom) => set({ bloom })}
+          />
+        </Card>
+      ) : null}
       <Card>
         <Field
           label={t('record.applicator')}

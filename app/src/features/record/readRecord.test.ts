@@ -16,6 +16,9 @@ const draft = (fields: Partial<RecordDraft> = {}): RecordDraft => ({
   applicator: 'Somebody',
   licence: 'T-1',
   note: '',
+  calibrated: '',
+  pace: '',
+  bloom: '',
   ...fields,
 });
 const read = (fields: Partial<RecordDraft> = {}, spray = true) =>
@@ -61,4 +64,14 @@ it('points at the amount, and lets the checker speak before the times are in', (
 
 it('asks no water of a spreader', () => {
   expect(read({ carrier: '' }, false).body?.carrierGal).toBeNull();
+});
+
+it('reads a pace and flowers where somebody looked, and refuses a pace that is none', () => {
+  expect(read().body).toMatchObject({ calibratedMph: null, paceMph: null, bloom: null });
+  expect(read({ calibrated: '3', pace: '2,4', bloom: 'yes' }).body).toMatchObject({
+    calibratedMph: 3,
+    paceMph: 2.4,
+    bloom: true,
+  });
+  expect(read({ pace: '40' }).errors.pace).toBe('record.badPace');
 });

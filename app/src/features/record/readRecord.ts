@@ -4,7 +4,7 @@ import { typedNumber } from '@/ui';
 
 export type RecordField = Exclude<
   keyof RecordDraft,
-  'recordId' | 'amounts' | 'windFrom' | 'sky' | 'note'
+  'recordId' | 'amounts' | 'windFrom' | 'sky' | 'note' | 'bloom'
 >;
 
 /** The part of a record that the checker judges, as soon as it can be read. */
@@ -14,6 +14,10 @@ export interface Judged {
   materials: Material[];
   airF: number;
   windMph: number;
+  targets: string[];
+  calibratedMph: number | null;
+  paceMph: number | null;
+  bloom: boolean | null;
 }
 
 export interface RecordRead {
@@ -35,7 +39,7 @@ export function readRecord(
   fixed: {
     lawnId: string;
     zoneId: string;
-    stepId: string;
+    stepId: string | null;
     today: string;
     materials: readonly Material[];
     targets: string[];
@@ -68,6 +72,16 @@ export function readRecord(
   for (const field of ['applicator', 'licence'] as const) {
     if (draft[field].trim() === '') errors[field] = 'record.required';
   }
+  /** A pace is optional, but a typed one is a pace. */
+  const mph = (field: 'calibrated' | 'pace') => {
+    if (draft[field].trim() === '') return null;
+    const value = typedNumber(draft[field]);
+    if (value === null || value < 0.3 || value > 12) errors[field] = 'record.badPace';
+    return value;
+  };
+  const calibratedMph = mph('calibrated');
+  const paceMph = mph('pace');
+  const bloom = draft.bloom === '' ? null : draft.bloom === 'yes';
   const amounts = draft.amounts.map(typedNumber);
   const badAmounts = amounts.map((amount) => amount === null || amount <= 0);
   const materials = fixed.materials.map((material, index) => ({
@@ -80,7 +94,19 @@ export function readRecord(
   return {
     errors,
     badAmounts,
-    judged: judgeable ? { areaFt2, date: draft.date, materials, airF, windMph } : null,
+    judged: judgeable
+      ? {
+          areaFt2,
+          date: draft.date,
+          materials,
+          airF,
+          windMph,
+          targets: fixed.targets,
+          calibratedMph,
+          paceMph,
+          bloom,
+        }
+      : null,
     body: good
       ? {
           lawnId: fixed.lawnId,
@@ -96,6 +122,9 @@ export function readRecord(
           applicator: draft.applicator.trim(),
           licence: draft.licence.trim(),
           targets: fixed.targets,
+          calibratedMph,
+          paceMph,
+          bloom,
           note: draft.note,
         }
       : null,

@@ -19,6 +19,12 @@ export interface ProductLine {
   total: number;
 }
 
+/** Name of anything that is put down. */
+export function materialName(t: TFunction, { kind, slug }: { kind: string; slug: string }): string {
+  if (kind === 'seed') return t(`grass.${slug}`);
+  return kind === 'fertilizer' ? gradeName(slug) : t(`${kind}.${slug}`);
+}
+
 /** The products of a step with their rates; empty for looking again. */
 export function productLines(t: TFunction, step: Step): ProductLine[] {
   switch (step.kind) {

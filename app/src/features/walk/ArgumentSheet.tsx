@@ -53,6 +53,9 @@ export function ArgumentSheet({
     >
       <View className="gap-1">
         <Words weight="bold">{t('argue.before')}</Words>
+        {input.protection[cause] ? (
+          <Words weight="semi">{t(`argue.protection.${input.protection[cause]}`)}</Words>
+        ) : null}
         <Words>
           {t('argue.prior', {
             percent: number(spoken.prior * 100, 1),

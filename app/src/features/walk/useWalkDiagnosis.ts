@@ -2,6 +2,7 @@ import {
   diagnose,
   diagnosisInputSchema,
   monthOf,
+  protectionOf,
   type Diagnosis,
   type DiagnosisInput,
   type Posture,
@@ -22,6 +23,16 @@ export interface WalkDiagnosis {
 }
 
 const NONE: readonly never[] = [];
+
+/** Causes that earlier visits confirmed. */
+const decidedIn = (visits: SeasonQuestion['visits']) =>
+  visits.flatMap(({ date, looks }) =>
+    looks.flatMap(({ decision }) =>
+      decision && decision.kind !== 'cannot-tell' && decision.cause
+        ? [{ cause: decision.cause, on: date }]
+        : [],
+    ),
+  );
 /** Skill of a trained technician. */
 const TECHNICIAN_SKILL = 2;
 
@@ -56,6 +67,7 @@ export function useWalkDiagnosis(
       month: monthOf(company.today),
       ...(soilF === null ? {} : { soilTempF: soilF }),
       site: zone.site,
+      protection: protectionOf(zone.id, records, decidedIn(visits), company.today),
       signs: {
         ...Object.fromEntries(Object.entries(gathered).map(([slug, { answer }]) => [slug, answer])),
         ...walk.answers,

@@ -1,0 +1,162 @@
+import { applicationsOf, daysBetween, hoursOf, zoneArea, type Step } from '@alfombra/core';
+import {
+  atKerb,
+  type HourVerdict,
+  type KerbHour,
+  type KerbVerdict,
+  type Seen,
+} from '@alfombra/core/kerb';
+import { useMemo, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Pressable, View } from 'react-native';
+import { checkWords } from '@/features/season/reasonWords';
+import type { SeasonQuestion, SeasonView } from '@/features/season/seasonView';
+import { Card, Chip, daysOn, Field, shortDay, typedNumber, Words } from '@/ui';
+
+const TONE: Record<KerbVerdict, 'good' | 'caution' | 'stop'> = {
+  go: 'good',
+  adjust: 'caution',
+  hold: 'stop',
+};
+const BAR: Record<KerbVerdict, string> = {
+  go: 'h-[34px] bg-main',
+  adjust: 'h-[22px] bg-weld',
+  hold: 'h-[10px] bg-[#B9472F]',
+};
+/** Hours from daylight to dusk that the strip shows. */
+const FIRST_HOUR = 6;
+const LAST_HOUR = 20;
+
+/** Go, hold or adjust: at this hour, and when it becomes a go. */
+export function KerbCard({
+  question,
+  view,
+  step,
+}: {
+  question: SeasonQuestion;
+  view: SeasonView;
+  step: Step;
+}) {
+  const { t } = useTranslation();
+  const { lawn, company, weather, records } = question;
+  const [hourNow] = useState(() => new Date().getHours());
+  const [seen, setSeen] = useState<Seen>({});
+  const [wind, setWind] = useState('');
+  const [picked, setPicked] = useState<number | null>(null);
+  const zone = lawn.zones.find(({ id }) => id === step.zoneId);
+  const application = applicationsOf(step, company.today)[0];
+  const hours = useMemo(() => {
+    const today = weather.days[weather.days.length - 1]!;
+    return [today, ...weather.forecast.slice(0, 2)].flatMap((day) =>
+      hoursOf(day).map((hour): KerbHour => ({
+        ...hour,
+        index: daysBetween(company.today, day.date) * 24 + hour.hour,
+        dayHighF: day.tmaxF,
+      })),
+    );
+  }, [weather, company.today]);
+  if (!zone || !application) return null;
+  const soil = view.soil[zone.id];
+  const soilF = soil?.meanF[soil.measuredDays - 1] ?? null;
+  const windMph = typedNumber(wind);
+  const answer = atKerb(
+    {
+      ...application,
+      ...('control' in step ? { targets: step.control.map(({ weed }) => weed) } : {}),
+    },
+    {
+      stand: zone.stand,
+      desired: zone.desired,
+      zoneFt2: zoneArea(zone),
+      others: records.filter(({ zoneId }) => zoneId === zone.id),
+      ...(soilF === null ? {} : { soilF }),
+      irrigated: zone.site.irrigated === true,
+      certified: company.policy.certified,
+      confirmedLabels: company.policy.confirmedLabels,
+      ordinance: company.policy.ordinance,
+    },
+    hours,
+    hourNow,
+    { ...seen, ...(windMph !== null && windMph >= 0 ? { windMph } : {}) },
+  );
+  const shown = answer.hours.find(({ index }) => index === picked) ?? answer.now;
+  const when = (hour: HourVerdict) =>
+    t(hour.index < 24 ? 'kerb.at' : 'kerb.atDay', {
+      hour: `${hour.hour}:00`,
+      day: shortDay(daysOn(company.today, Math.floor(hour.index / 24))),
+    });
+  const strip = answer.hours.filter(
+    ({ index, hour }) => index < 24 && hour >= FIRST_HOUR && hour <= LAST_HOUR,
+  );
+  return (
+    <Card testID="kerb">
+      <View className="flex-row items-baseline gap-3">
+        <Words size="figure" weight="bold" tone={TONE[shown.verdict]} testID="kerb-verdict">
+          {t(`kerb.${shown.verdict}`)}
+        </Words>
+        <Words tone="second">{when(shown)}</Words>
+      </View>
+      {answer.now.verdict !== 'go' ? (
+        <Words weight="semi" testID="kerb-next">
+          {answer.next
+            ? t(answer.next.verdict === 'go' ? 'kerb.nextGo' : 'kerb.nextAdjust', {
+                when: when(answer.next),
+              })
+            : t('kerb.never')}
+        </Words>
+      ) : null}
+      <View className="flex-row items-end gap-[3px]" role="group" aria-label={t('kerb.hours')}>
+        {strip.map((hour) => (
+          <Pressable
+            key={hour.index}
+            role="button"
+            aria-label={`${hour.hour}:00, ${t(`kerb.${hour.verdict}`)}`}
+            aria-pressed={hour.index === shown.index}
+            onPress={() => setPicked(hour.index)}
+            className="h-[64px] flex-1 items-center justify-end gap-1"
+          >
+            <View className={`w-full rounded-sm ${BAR[hour.verdict]}`} />
+            <Words size="note" tone={hour.index === shown.index ? 'ink' : 'quiet'} tabular>
+              {hour.hour % 3 === 0 ? hour.hour : '·'}
+            </Words>
+          </Pressable>
+        ))}
+      </View>
+      {shown.reasons.map((reason, index) => (
+        <Words
+          key={`${reason.rule}-${reason.material ?? ''}-${index}`}
+          tone={reason.severity === 'exceeds' ? 'stop' : 'caution'}
+          weight="semi"
+        >
+          {['dark', 'inversion', 'late-heat', 'wilting'].includes(reason.rule)
+            ? t(`kerb.rule.${reason.rule}`, reason.inputs)
+            : checkWords(t, reason)}
+        </Words>
+      ))}
+      <Words size="note" weight="semi" tone="second">
+        {t('kerb.seen')}
+      </Words>
+      <View className="flex-row flex-wrap gap-2">
+        {(['wilting', 'leafWet', 'saturated', 'bloom'] as const).map((key) => (
+          <Chip
+            key={key}
+            label={t(`kerb.see.${key}`)}
+            chosen={seen[key] === true}
+            onPress={() => setSeen({ ...seen, [key]: seen[key] !== true })}
+          />
+        ))}
+      </View>
+      <Field
+        label={t('kerb.wind')}
+        unit="mph"
+        numeric
+        value={wind}
+        onChange={setWind}
+        testID="kerb-wind"
+      />
+      <Words size="note" tone="quiet">
+        {t('kerb.caution')}
+      </Words>
+    </Card>
+  );
+}

@@ -1,0 +1,2 @@
+// Go, hold or adjust at the lawn. Apart from the index: only the card of a step loads it.
+export * from './checker/atKerb';
