@@ -2,7 +2,10 @@
 // never plans, does not load them: the worker, the server and the command line do.
 export * from './knowledge/efficacy';
 export * from './program/chooseMix';
+export * from './program/chooseWalks';
+export * from './program/exactWalks';
 export * from './program/lawnSeason';
 export * from './program/planSeason';
 export * from './weather/lawnRisk';
 export * from './program/scouting';
+export * from './program/stepChoices';

@@ -1,11 +1,13 @@
 import type { SeasonQuestion, SeasonView } from '@/features/season/seasonView';
+import type { StepChoices } from '@alfombra/core/planning';
 import type { YearQuestion, YearView } from '@/features/season/yearView';
 
 /** What the season worker is asked, and what comes back. */
-export type Asked = { season: SeasonQuestion } | { year: YearQuestion };
+export type Asked =
+  { season: SeasonQuestion } | { year: YearQuestion } | { choices: SeasonQuestion; stepId: string };
 interface Answer {
   id: number;
-  view?: SeasonView | YearView;
+  view?: SeasonView | YearView | StepChoices;
   failure?: string;
 }
 
@@ -39,3 +41,7 @@ export const askSeason = (season: SeasonQuestion): Promise<SeasonView> => ask({ 
 
 /** A zone's year of soil, water and growth, worked out off the main thread. */
 export const askYear = (year: YearQuestion): Promise<YearView> => ask({ year });
+
+/** Every way to do a step, worked out off the main thread. */
+export const askChoices = (choices: SeasonQuestion, stepId: string): Promise<StepChoices> =>
+  ask({ choices, stepId });

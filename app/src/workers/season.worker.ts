@@ -1,12 +1,17 @@
 import './workerEnv';
-import { seasonView } from '../features/season/seasonView';
+import { choicesView, seasonView } from '../features/season/seasonView';
 import { yearView } from '../features/season/yearView';
 import type { Asked } from './askSeason';
 
 self.onmessage = ({ data }: MessageEvent<{ id: number; asked: Asked }>) => {
   const { id, asked } = data;
   try {
-    const view = 'season' in asked ? seasonView(asked.season) : yearView(asked.year);
+    const view =
+      'season' in asked
+        ? seasonView(asked.season)
+        : 'year' in asked
+          ? yearView(asked.year)
+          : choicesView(asked.choices, asked.stepId);
     self.postMessage({ id, view });
   } catch (error) {
     self.postMessage({ id, failure: String(error) });

@@ -71,7 +71,8 @@ export interface MixAnswer {
   excluded: Exclusion[];
 }
 
-interface Candidate {
+/** A product that passes every rule for a question, at the rate that it would be used. */
+export interface Candidate {
   product: Herbicide;
   ratePerAcre: number;
   /** Share of the full effect at this rate. */
@@ -214,13 +215,13 @@ function antagonistic(a: Candidate, b: Candidate): boolean {
   return (isGraminicide(a) && isOtherAuxin(b)) || (isGraminicide(b) && isOtherAuxin(a));
 }
 
-const MOST_COMPONENTS = 3;
+export const MOST_COMPONENTS = 3;
 
 /**
  * Whether two products may share a tank. They never share an active, so each one's limits, checked
  * when it was screened, are the pair's limits too.
  */
-function compatible(a: Candidate, b: Candidate, question: MixQuestion): boolean {
+export function compatible(a: Candidate, b: Candidate, question: MixQuestion): boolean {
   if (a.actives.some((active) => b.actives.includes(active))) return false;
   if (a.components + b.components > MOST_COMPONENTS) return false;
   if (antagonistic(a, b)) return false;
@@ -293,12 +294,11 @@ function byShortfall(targets: readonly Target[]) {
     a.totalUsdInvented - b.totalUsdInvented;
 }
 
-/**
- * Chooses what to spray on one walk: every product is screened (all exclusions are kept), then every
- * single product and compatible pair is tried, and the cheapest that reaches all targets wins. When
- * none does, the best of the rest is returned with `reaches: false`, if it does anything at all.
- */
-export function chooseMix(question: MixQuestion): MixAnswer {
+/** Every product of the library or the shelf: the ones that pass, and why the others do not. */
+export function screenAll(question: MixQuestion): {
+  feasible: Candidate[];
+  excluded: Exclusion[];
+} {
   const excluded: Exclusion[] = [];
   const feasible: Candidate[] = [];
   for (const product of herbicides) {
@@ -310,6 +310,16 @@ export function chooseMix(question: MixQuestion): MixAnswer {
     if (reasons.length > 0) excluded.push({ herbicide: product.slug, reasons });
     else feasible.push(candidate);
   }
+  return { feasible, excluded };
+}
+
+/**
+ * Chooses what to spray on one walk: every product is screened (all exclusions are kept), then every
+ * single product and compatible pair is tried, and the cheapest that reaches all targets wins. When
+ * none does, the best of the rest is returned with `reaches: false`, if it does anything at all.
+ */
+export function chooseMix(question: MixQuestion): MixAnswer {
+  const { feasible, excluded } = screenAll(question);
   const choices: MixChoice[] = [];
   const consider = (set: readonly Candidate[]) => {
     const choice = evaluate(set, question);

@@ -1,7 +1,7 @@
 import { zoneSoil, type ProbeReading, type SoilSeason, type WeatherBundle } from '../weather';
 import type { Application } from '../rates';
 import { planSeason } from './planSeason';
-import type { SeasonRequest } from './seasonInput';
+import type { SeasonInput, SeasonRequest } from './seasonInput';
 import type { Season } from './step';
 
 export interface LawnSeason {
@@ -20,6 +20,17 @@ export function lawnSeason(
   readings: readonly ProbeReading[],
   records: readonly Application[],
 ): LawnSeason {
+  const input = lawnSeasonInput(request, weather, readings, records);
+  return { season: planSeason(input), soil: input.soil };
+}
+
+/** What a lawn's season is planned from: the request, and the soil of every zone. */
+export function lawnSeasonInput(
+  request: SeasonRequest,
+  weather: WeatherBundle,
+  readings: readonly ProbeReading[],
+  records: readonly Application[],
+): SeasonInput {
   const shared = new Map<string, SoilSeason>();
   const soil = new Map<string, SoilSeason>();
   for (const zone of request.zones) {
@@ -30,5 +41,5 @@ export function lawnSeason(
     soil.set(zone.id, known);
   }
   const rain10DaysIn = weather.days.slice(-10).reduce((sum, day) => sum + day.rainIn, 0);
-  return { season: planSeason({ ...request, soil, records, rain10DaysIn }), soil };
+  return { ...request, soil, records, rain10DaysIn };
 }

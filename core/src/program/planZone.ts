@@ -1,5 +1,5 @@
 import { emergenceWindows, herbicide, type EmergenceWindow } from '../knowledge';
-import { governingGrasses, mainGrass, zoneArea, type Zone } from '../lawn';
+import type { Zone } from '../lawn';
 import { addDays, daysBetween, yearOf } from '../units';
 import { controlStep } from './controlStep';
 import { feedSteps } from './feedSteps';
@@ -8,8 +8,8 @@ import type { Reason } from './reason';
 import type { SeasonInput } from './seasonInput';
 import { seedStep } from './seedStep';
 import type { Clash, Season, SprayStep } from './step';
-import { Usage } from './usage';
-import { zoneWeeds, type ZoneCase } from './zoneCase';
+import type { Usage } from './usage';
+import { zoneCaseOf } from './zoneCase';
 
 /** Walks against what grows now and what is not up yet. */
 const MOST_CONTROL_WALKS = 3;
@@ -31,20 +31,7 @@ function reserve(usage: Usage, step: SprayStep): void {
  * until the technician picks one.
  */
 export function planZone(input: SeasonInput, zone: Zone): Season {
-  const season = input.soil.get(zone.id);
-  if (!season) throw new RangeError(`no soil season for zone ${zone.id}`);
-  const records = input.records.filter(({ zoneId }) => zoneId === zone.id);
-  const zoneCase: ZoneCase = {
-    input,
-    zone,
-    season,
-    areaFt2: zoneArea(zone),
-    grasses: governingGrasses(zone),
-    main: mainGrass(zone),
-    weeds: zoneWeeds(input, zone),
-    records,
-    usage: Usage.of(records),
-  };
+  const zoneCase = zoneCaseOf(input, zone);
   const result: Season = { steps: [], clashes: [], leftOut: [], unmet: [] };
   const leaveOut = (reason: Reason) => result.leftOut.push({ zoneId: zone.id, reason });
 

@@ -55,6 +55,33 @@ export class Usage {
     return this.uses.length === 0;
   }
 
+  /** What the year of a day still allows of a product: amount per acre and applications. */
+  leftOf(product: Herbicide, date: LocalDate): { amount: number; count: number } {
+    const same = this.uses.filter(
+      (use) => use.product.slug === product.slug && yearOf(use.date) === yearOf(date),
+    );
+    return {
+      amount: product.maxPerYear - same.reduce((sum, use) => sum + use.ratePerAcre, 0),
+      count: product.maxApplications - same.length,
+    };
+  }
+
+  /** What the year of a day still allows of an active: lb per acre and walks; `null` without a cap. */
+  leftOfActive(active: string, date: LocalDate): { lb: number; count: number } | null {
+    const cap = capOf.get(active);
+    if (!cap) return null;
+    const holding = this.uses.filter(
+      (use) => yearOf(use.date) === yearOf(date) && lbOf(use, active) > 0,
+    );
+    const days = new Set(holding.map((use) => use.date)).size;
+    return {
+      lb:
+        cap.maxLbPerYear * ACTIVE_ROUNDING -
+        holding.reduce((sum, use) => sum + lbOf(use, active), 0),
+      count: cap.maxApplications === null ? Infinity : cap.maxApplications - days,
+    };
+  }
+
   /**
    * Limits that a product at a rate on a day would break: amount, number and interval of the product
    * in the calendar year, and the same for each of its actives over every product that holds it.

@@ -1,12 +1,12 @@
 import { frostDates, type GrassSlug, type Region } from '../knowledge';
-import { contaminantWeeds, type Zone } from '../lawn';
+import { contaminantWeeds, governingGrasses, mainGrass, zoneArea, type Zone } from '../lawn';
 import type { Application } from '../rates';
 
 import { localDate, yearOf, type LocalDate } from '../units';
 import type { SoilSeason } from '../weather';
 import type { SeasonInput, WeedFinding } from './seasonInput';
 import type { StepState } from './step';
-import type { Usage } from './usage';
+import { Usage } from './usage';
 import { earlier, later, soilWindow, type SoilWindowRule, type StepWindow } from './window';
 
 /** Everything about one zone that its steps are worked out from. */
@@ -54,4 +54,25 @@ export function nextWindow(
     }
   }
   return null;
+}
+
+/**
+ * Everything about one zone that its steps are worked out from.
+ * @throws RangeError when the zone has no soil season
+ */
+export function zoneCaseOf(input: SeasonInput, zone: Zone): ZoneCase {
+  const season = input.soil.get(zone.id);
+  if (!season) throw new RangeError(`no soil season for zone ${zone.id}`);
+  const records = input.records.filter(({ zoneId }) => zoneId === zone.id);
+  return {
+    input,
+    zone,
+    season,
+    areaFt2: zoneArea(zone),
+    grasses: governingGrasses(zone),
+    main: mainGrass(zone),
+    weeds: zoneWeeds(input, zone),
+    records,
+    usage: Usage.of(records),
+  };
 }

@@ -4,9 +4,11 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { Card, Chip, Empty, Loading, Screen, Segmented, Title, Words } from '@/ui';
+import { ChoiceSheet } from './ChoiceSheet';
 import { ClashCard } from './ClashCard';
 import { reasonWords } from './reasonWords';
 import { SeasonPending } from './SeasonPending';
+import type { SeasonQuestion } from './seasonView';
 import { areaDoubt } from './productWords';
 import { StepCard } from './StepCard';
 import { useLawnSeason } from './useLawnSeason';
@@ -94,7 +96,14 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
           <Loading />
         )
       ) : (
-        <StepsOf steps={steps} clashes={clashes} leftOut={leftOut} unmet={unmet} lawn={lawn} />
+        <StepsOf
+          steps={steps}
+          clashes={clashes}
+          leftOut={leftOut}
+          unmet={unmet}
+          lawn={lawn}
+          question={question}
+        />
       )}
     </Screen>
   );
@@ -106,7 +115,11 @@ function StepsOf({
   leftOut,
   unmet,
   lawn,
-}: { [Part in keyof Season]: readonly Season[Part][number][] } & { lawn: Lawn }) {
+  question,
+}: { [Part in keyof Season]: readonly Season[Part][number][] } & {
+  lawn: Lawn;
+  question: SeasonQuestion;
+}) {
   const { t } = useTranslation();
   const zoneName = (id: string) => lawn.zones.find((zone) => zone.id === id)?.name ?? '';
   return (
@@ -123,6 +136,9 @@ function StepsOf({
           step={step}
           lawnId={lawn.id}
           zoneName={zoneName(step.zoneId)}
+          {...(step.kind === 'control' && step.state !== 'done'
+            ? { choices: <ChoiceSheet question={question} stepId={step.id} /> }
+            : {})}
           doubt={areaDoubt(lawn.zones.find(({ id }) => id === step.zoneId))}
         />
       ))}

@@ -1,7 +1,7 @@
 import { herbicide, type Exclusion, type Gate, type Step } from '@alfombra/core';
 import { useRouter } from 'expo-router';
 import type { TFunction } from 'i18next';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import {
@@ -77,12 +77,15 @@ export function StepCard({
   lawnId,
   zoneName,
   doubt,
+  choices,
 }: {
   step: Step;
   lawnId: string;
   zoneName: string;
   /** How far the zone's area may be off. */
   doubt: AreaDoubt | null;
+  /** Ways to do it otherwise, where there are any. */
+  choices?: ReactNode;
 }) {
   const { t } = useTranslation();
   const router = useRouter();
@@ -212,6 +215,7 @@ export function StepCard({
           <Words key={reason.rule}>{reasonWords(t, reason)}</Words>
         ))}
       </View>
+      {choices}
       {excluded.length > 0 ? (
         <Button
           kind="plain"

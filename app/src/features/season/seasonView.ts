@@ -17,7 +17,16 @@ import {
   type Visit,
   type WeatherBundle,
 } from '@alfombra/core';
-import { lawnSeason, riskOfLawn, type Risk, type Sighting } from '@alfombra/core/planning';
+import {
+  lawnSeason,
+  lawnSeasonInput,
+  planSeason,
+  riskOfLawn,
+  stepChoices,
+  type Risk,
+  type Sighting,
+  type StepChoices,
+} from '@alfombra/core/planning';
 
 /** What the screens show of a zone's soil: plain data, so that it can leave a worker. */
 export interface SoilView {
@@ -55,10 +64,12 @@ export interface SeasonQuestion {
   sightings: Sighting[];
 }
 
-/** Works out a lawn's year. Runs in a worker; pure, so that tests call it as it is. */
-export function seasonView(question: SeasonQuestion): SeasonView {
-  const { company, lawn, visits, records, readings, weather } = question;
-  const request = seasonRequestSchema.parse({
+const requestOf = ({
+  company,
+  lawn,
+  visits,
+}: Pick<SeasonQuestion, 'company' | 'lawn' | 'visits'>) =>
+  seasonRequestSchema.parse({
     today: company.today,
     region: lawn.region,
     upkeep: lawn.upkeep,
@@ -67,6 +78,20 @@ export function seasonView(question: SeasonQuestion): SeasonView {
     policy: company.policy,
     choices: lawn.choices,
   });
+
+/** Every way to do one step. @throws RangeError when it is no post-emergent of the lawn */
+export function choicesView(question: SeasonQuestion, stepId: string): StepChoices {
+  const { weather, readings, records } = question;
+  const input = lawnSeasonInput(requestOf(question), weather, readings, records);
+  const choices = stepChoices(input, planSeason(input).steps, stepId);
+  if (!choices) throw new RangeError(`no post-emergent step ${stepId}`);
+  return choices;
+}
+
+/** Works out a lawn's year. Runs in a worker; pure, so that tests call it as it is. */
+export function seasonView(question: SeasonQuestion): SeasonView {
+  const { company, lawn, visits, records, readings, weather } = question;
+  const request = requestOf({ company, lawn, visits });
   const { season, soil } = lawnSeason(request, weather, readings, records);
   const views = lawn.zones.map((zone): [string, SoilView] => {
     const own = soil.get(zone.id);
