@@ -168,7 +168,15 @@ function screen(
   }
   if (product.restrictedUse && !question.certified) refuse('R13-restricted-use');
   const light = worst.rating === 'caution' || question.airHighF > applicationRules.lightRateAboveF;
-  const { ratePerAcre, effect } = chooseRate(product, question, light && question.mode === 'post');
+  let chosen = chooseRate(product, question, light && question.mode === 'post');
+  const refusalsAt = (rate: number) =>
+    question.usage ? question.usage.usage.refusals(product, rate, question.usage.date) : [];
+  if (!light && question.mode === 'post' && refusalsAt(chosen.ratePerAcre).length > 0) {
+    // What the year no longer allows in full it may still allow at the low rate.
+    const low = chooseRate(product, question, true);
+    if (refusalsAt(low.ratePerAcre).length === 0) chosen = low;
+  }
+  const { ratePerAcre, effect } = chosen;
   const held =
     question.mode === 'pre' && question.coverWeeks !== undefined
       ? meanResidual(question.coverWeeks, product.residualWeeks)
@@ -180,9 +188,7 @@ function screen(
   if (Math.max(0, ...hits) < applicationRules.usefulEfficacy) {
     refuse('R12-no-use', { best: Math.max(0, ...hits) });
   }
-  if (question.usage && reasons.length === 0) {
-    reasons.push(...question.usage.usage.refusals(product, ratePerAcre, question.usage.date));
-  }
+  if (reasons.length === 0) reasons.push(...refusalsAt(ratePerAcre));
   return {
     candidate: {
       product,
