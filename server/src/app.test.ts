@@ -72,6 +72,63 @@ describe('the company', () => {
       .send({ clock: { kind: 'calendar' }, policy: company.policy, version: 1 });
     expect(stale.status).toBe(409);
   });
+  it('keeps the shelf’s labels and judges records by them', async () => {
+    const { agent } = await signedInCompany(server);
+    const { body: company } = await agent.get('/api/company');
+    expect(company.policy.labels).toEqual([]);
+    const label = {
+      id: randomUUID(),
+      base: { kind: 'herbicide', slug: 'threeway-amine' },
+      name: 'House three-way',
+      signalWord: 'danger',
+      unit: 'fl-oz',
+      highPerAcre: 30,
+      homeLawns: true,
+    };
+    const bad = await agent.put('/api/company').send({
+      clock: company.clock,
+      policy: { ...company.policy, labels: [{ ...label, highPerAcre: -1 }] },
+      version: company.version,
+    });
+    expect(bad.status).toBe(422);
+    expect(bad.body.error.path).toEqual(['policy', 'labels', 0, 'highPerAcre']);
+    const kept = await agent
+      .put('/api/company')
+      .send({
+        clock: company.clock,
+        policy: { ...company.policy, labels: [label] },
+        version: company.version,
+      })
+      .expect(200);
+    expect(kept.body.policy.labels[0]).toMatchObject({ name: 'House three-way', packages: 0 });
+    const lawn = randomUUID();
+    const body = lawnBody();
+    await agent
+      .put(`/api/lawns/${lawn}`)
+      .send({ ...body, version: 0 })
+      .expect(200);
+    const record = await agent
+      .put(`/api/records/${randomUUID()}`)
+      .send({
+        version: 0,
+        lawnId: lawn,
+        zoneId: body.zones[0]!.id,
+        stepId: null,
+        date: '2026-04-08',
+        start: '09:00',
+        end: '09:30',
+        areaFt2: 1000,
+        materials: [{ kind: 'herbicide', slug: 'threeway-amine', amount: 1, unit: 'fl-oz' }],
+        carrierGal: 1,
+        weather: { airF: 70, windMph: 5, windFrom: 'W', sky: 'clear' },
+        applicator: 'Somebody',
+        licence: 'T-1',
+      })
+      .expect(200);
+    expect(record.body.findings.map(({ rule }: { rule: string }) => rule)).toContain(
+      'rate-over-label',
+    );
+  });
   it('does not let a technician', async () => {
     const { agent } = await signedInCompany(server, { role: 'technician' });
     const response = await agent

@@ -5,6 +5,7 @@ import deepUi from './en/deepUi.json';
 import fieldTests from './en/fieldTests.json';
 import key from './en/key.json';
 import rules from './en/rules.json';
+import shelf from './en/shelf.json';
 import signs from './en/signs.json';
 import year from './en/year.json';
 
@@ -13,6 +14,7 @@ export const deepWords = {
   ...calculators,
   ...deepUi,
   ...fieldTests,
+  ...shelf,
   ...year,
   check: checks,
   key,

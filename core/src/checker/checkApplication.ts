@@ -8,7 +8,7 @@ import {
   type Herbicide,
 } from '../knowledge';
 import type { StandShare } from '../lawn';
-import type { Application, Material } from '../rates';
+import { labelledHerbicide, type Application, type Material, type ShelfLabel } from '../rates';
 import { daysBetween, localDate, monthOf, type LocalDate } from '../units';
 import { activeLoad } from './activeLoad';
 import { checkDay, type Ordinance } from './checkDay';
@@ -32,6 +32,8 @@ export interface CheckContext {
   /** A certified applicator did it or stands by. */
   certified?: boolean;
   confirmedLabels?: readonly string[];
+  /** The company's own labels; each outranks the library's entry. */
+  labels?: readonly ShelfLabel[];
   /** Weeds or turf in bloom where it is put down. */
   bloom?: boolean;
   /** Hours to the next rain of a tenth of an inch, and what falls in the next day, in. */
@@ -418,7 +420,14 @@ export function checkApplication(
   const uses = otherUses(scoped);
   const doses = application.materials.flatMap((material) => {
     const product = material.kind === 'herbicide' ? herbicide(material.slug) : undefined;
-    return product ? [{ product, rate: ratePerAcre(material, application.areaFt2) }] : [];
+    return product
+      ? [
+          {
+            product: labelledHerbicide(product, context.labels ?? []),
+            rate: ratePerAcre(material, application.areaFt2),
+          },
+        ]
+      : [];
   });
   const findings = [
     ...doses.flatMap(({ product, rate }) =>

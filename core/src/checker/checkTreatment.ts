@@ -1,5 +1,5 @@
 import { rotationRules, treatment, type Treatment } from '../knowledge';
-import type { Application } from '../rates';
+import { labelledTreatment, type Application, type ShelfLabel } from '../rates';
 import { daysBetween, localDate } from '../units';
 import type { CheckContext } from './checkApplication';
 import type { CheckFinding } from './finding';
@@ -14,13 +14,16 @@ interface Use {
   targets: readonly string[];
 }
 
-const usesOf = (application: Application & { targets?: readonly string[] }): Use[] =>
+const usesOf = (
+  application: Application & { targets?: readonly string[] },
+  labels: readonly ShelfLabel[],
+): Use[] =>
   application.materials.flatMap((material) => {
     const product = material.kind === 'treatment' ? treatment(material.slug) : undefined;
     return product
       ? [
           {
-            product,
+            product: labelledTreatment(product, labels),
             perAcre: (material.amount / application.areaFt2) * ACRE_FT2,
             date: application.date,
             targets: application.targets ?? product.targets,
@@ -43,8 +46,9 @@ export function checkTreatments(
   application: Application & { targets?: readonly string[] },
   context: CheckContext,
 ): CheckFinding[] {
-  const earlier = context.others.flatMap(usesOf);
-  return usesOf(application).flatMap((use) => {
+  const labels = context.labels ?? [];
+  const earlier = context.others.flatMap((other) => usesOf(other, labels));
+  return usesOf(application, labels).flatMap((use) => {
     const { product, perAcre, date } = use;
     const findings: CheckFinding[] = [];
     const say = (

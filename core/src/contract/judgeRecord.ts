@@ -27,6 +27,7 @@ export function judgeRecord(
     certified: policy.certified,
     confirmedLabels: policy.confirmedLabels,
     ordinance: policy.ordinance,
+    labels: policy.labels,
     ...(record.bloom == null ? {} : { bloom: record.bloom }),
     ...(record.paceMph == null ? {} : { paceMph: record.paceMph }),
     ...(record.calibratedMph == null ? {} : { calibratedMph: record.calibratedMph }),

@@ -8,7 +8,7 @@ import {
   type ToleranceCondition,
 } from '../knowledge';
 import { efficacy, stageFactor } from '../knowledge/efficacy';
-import { activesOf, meanResidual } from '../rates';
+import { activesOf, meanResidual, shelfHerbicides, type ShelfLabel } from '../rates';
 import { SQUARE_FEET_PER_ACRE, type LocalDate } from '../units';
 import type { Exclusion, Reason } from './reason';
 import { rateCap, recipeOverCap, standTolerance } from './tolerance';
@@ -46,6 +46,8 @@ export interface MixQuestion {
   /** Weeks over which a pre-emergent must hold; its residual then counts. */
   coverWeeks?: number;
   stock?: ReadonlySet<string>;
+  /** The company's own labels. */
+  labels?: readonly ShelfLabel[];
   walkUsd?: number;
   /** Earlier and planned use on the zone, and the day of the walk. */
   usage?: { usage: Usage; date: LocalDate };
@@ -307,7 +309,7 @@ export function screenAll(question: MixQuestion): {
 } {
   const excluded: Exclusion[] = [];
   const feasible: Candidate[] = [];
-  for (const product of herbicides) {
+  for (const product of shelfHerbicides(question.labels ?? [])) {
     if (question.stock && !question.stock.has(product.slug)) continue;
     if (question.mode === 'pre' ? !product.preEmergent : !product.postEmergent) {
       if (!question.stock) continue;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { regionSchema, weed } from '../knowledge';
 import { zoneSchema } from '../lawn';
-import type { Application } from '../rates';
+import { shelfLabelSchema, type Application } from '../rates';
 import { localDateSchema } from '../weather';
 import type { SoilSeason } from '../weather';
 import type { LocalDate } from '../units';
@@ -59,6 +59,10 @@ export const policySchema = z.object({
   /** Empty: every product of the library. */
   stock: z.array(z.string()).default([]),
   ordinance: ordinanceSchema.prefault({}),
+  /** The company's own labels; each outranks the library's entry. */
+  labels: z.array(shelfLabelSchema).max(400).default([]),
+  /** Plan only with what the shelf has in store. */
+  onlyShelf: z.boolean().default(false),
 });
 export type Policy = z.infer<typeof policySchema>;
 

@@ -1,5 +1,5 @@
 import { applicationRules, grass, herbicide } from '../knowledge';
-import { mixComponents, type MixProduct } from '../rates';
+import { inStore, mixComponents, type MixProduct } from '../rates';
 import { daysBetween, localDate, type LocalDate } from '../units';
 import type { MixAnswer, MixQuestion, Target } from './chooseMix';
 import { expectedDay, toleranceConditions } from './sprayDay';
@@ -80,7 +80,12 @@ export function question(
     confirmedLabels: new Set(input.policy.confirmedLabels),
     walks: 1,
     ...(coverWeeks === undefined ? {} : { coverWeeks }),
-    ...(input.policy.stock.length > 0 ? { stock: new Set(input.policy.stock) } : {}),
+    labels: input.policy.labels,
+    ...(input.policy.onlyShelf
+      ? { stock: inStore(input.policy.labels) }
+      : input.policy.stock.length > 0
+        ? { stock: new Set(input.policy.stock) }
+        : {}),
     usage: { usage, date },
   };
 }

@@ -71,12 +71,14 @@ export function soilStep(
  * Ts(d) = Ts(d−1) + α·m·(Teff − Ts(d−1)).
  * Source of the form: Zheng, Hunt & Running 1993, Climate Research 2:183-191.
  * @param effectiveAirF one value a day, shape (n)
+ * @param snowIn depth of snow a day, shape (n), where it is known
  * @returns shape (n)
  */
 export function soilTemperature(
   effectiveAirF: readonly number[],
   options: SoilModelOptions,
+  snowIn: readonly (number | undefined)[] = [],
 ): number[] {
   let soil = options.startF;
-  return effectiveAirF.map((air) => (soil = soilStep(soil, air, options)));
+  return effectiveAirF.map((air, day) => (soil = soilStep(soil, air, options, snowIn[day])));
 }

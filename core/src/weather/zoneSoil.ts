@@ -37,6 +37,7 @@ export function zoneBias(
   readings: readonly ProbeReading[],
 ): ZoneBias {
   const air = weather.days.map((day) => meanAir(day) + siteOffset(factors, monthOf(day.date)));
+  const snow = weather.days.map(({ snowIn }) => snowIn);
   const startF = mean(weather.days.slice(0, 30).map(meanAir));
   const start = weather.days[0]?.date ?? weather.today;
   const taken = readings
@@ -46,7 +47,7 @@ export function zoneBias(
   const modelAt = (depthIn: number, day: number): number => {
     let model = models.get(depthIn);
     if (!model) {
-      model = soilTemperature(air, { response: responseAtDepth(depthIn), startF });
+      model = soilTemperature(air, { response: responseAtDepth(depthIn), startF }, snow);
       models.set(depthIn, model);
     }
     return model[day] as number;

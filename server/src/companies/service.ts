@@ -1,4 +1,10 @@
-import { localDate, type Company, type CompanyUpdate, type LocalDate } from '@alfombra/core';
+import {
+  localDate,
+  policySchema,
+  type Company,
+  type CompanyUpdate,
+  type LocalDate,
+} from '@alfombra/core';
 import { HttpFailure } from '../http/failure';
 import type { Models } from '../models';
 import type { SignedIn } from '../sessions/service';
@@ -43,6 +49,7 @@ export class CompanyService {
 
   private present({ id, name, demo, clock, policy, version }: CompanyRow): Company {
     const today = clock.kind === 'fixed' ? clock.date : calendarDay(this.now());
-    return { id, name, demo, clock, policy, version, today };
+    // A row from before a setting was there gets its default.
+    return { id, name, demo, clock, policy: policySchema.parse(policy), version, today };
   }
 }

@@ -12,6 +12,7 @@ import {
 import type { Models } from '../models';
 import { hashPassword } from '../sessions/password';
 import { customersOf, photosOf, samplesOf } from './properties';
+import { demoLabels } from './labels';
 import { moreLawns } from './moreLawns';
 import { standInStations } from '../standins/weatherStation';
 import {
@@ -44,6 +45,7 @@ function probe(lawn: DemoLawn): { id: string; body: ReadingBody }[] {
         response: responseAtDepth(2),
         startF: days.slice(0, 30).reduce((sum, day) => sum + meanAir(day), 0) / 30,
       },
+      days.map(({ snowIn }) => snowIn),
     );
     const there = soil[daysBetween(localDate('2026-01-01'), localDate(PROBE_DATE))] as number;
     return {
@@ -76,7 +78,7 @@ export async function loadDemo(models: Models, { reset }: { reset: boolean }): P
         name: 'Quillmoor Lawn Company',
         demo: true,
         clock: { kind: 'fixed', date: localDate(DEMO_DAY) },
-        policy: policySchema.parse({}),
+        policy: policySchema.parse({ labels: demoLabels() }),
         version: 1,
       },
       { transaction },

@@ -117,12 +117,24 @@ export function GuideScreen() {
         }}
       />
       {view === 'causes' ? (
-        <Button
-          kind="plain"
-          label={t('guide.practice')}
-          onPress={() => router.push('/guide/practice')}
-          testID="to-practice"
-        />
+        <View className="flex-row gap-2">
+          <View className="flex-1">
+            <Button
+              kind="plain"
+              label={t('guide.practice')}
+              onPress={() => router.push('/guide/practice')}
+              testID="to-practice"
+            />
+          </View>
+          <View className="flex-1">
+            <Button
+              kind="plain"
+              label={t('shelf.title')}
+              onPress={() => router.push('/guide/shelf')}
+              testID="to-shelf"
+            />
+          </View>
+        </View>
       ) : null}
       <Field label={t(`guide.search.${view}`)} value={query} onChange={setQuery} />
       {groups.length > 1 ? (

@@ -74,6 +74,7 @@ export function KerbCard({
       certified: company.policy.certified,
       confirmedLabels: company.policy.confirmedLabels,
       ordinance: company.policy.ordinance,
+      labels: company.policy.labels,
     },
     hours,
     hourNow,

@@ -186,6 +186,7 @@ function Form({
           certified: company.policy.certified,
           confirmedLabels: company.policy.confirmedLabels,
           ordinance: company.policy.ordinance,
+          labels: company.policy.labels,
           ...(judged.bloom === null ? {} : { bloom: judged.bloom }),
           ...(judged.paceMph === null ? {} : { paceMph: judged.paceMph }),
           ...(judged.calibratedMph === null ? {} : { calibratedMph: judged.calibratedMph }),

@@ -53,10 +53,10 @@ export function Options({ choices }: { choices: StepChoices }) {
           </View>
           <View className="flex-row items-baseline gap-3">
             <Words size="figure" weight="bold" tabular>
-              {t('choice.usd', { value: number(option.usdPer1000Invented, 2) })}
+              {t('choice.usd', { value: option.totalUsdInvented.toFixed(2) })}
             </Words>
             <Words tone="second" className="flex-1">
-              {t('choice.perThousand', { total: number(option.totalUsdInvented, 2) })}
+              {t('choice.perThousand', { value: option.usdPer1000Invented.toFixed(2) })}
             </Words>
           </View>
           {option.walks.map((walk, index) => (
@@ -110,7 +110,7 @@ export function Options({ choices }: { choices: StepChoices }) {
               {t(targetPct > 0 ? 'choice.relax' : 'choice.drop', {
                 weed: t(`weed.${weed}`),
                 value: number(targetPct, 0),
-                saves: number(savesUsdInvented, 2),
+                saves: savesUsdInvented.toFixed(2),
               })}
             </Words>
           ))}

@@ -1,0 +1,3 @@
+import { deepScreen } from '@/features/deepScreen';
+
+export default deepScreen('ShelfScreen');
