@@ -6,7 +6,7 @@ export const demoLabels = (): ShelfLabel[] =>
   [
     {
       base: { kind: 'treatment', slug: 'chlorantraniliprole' },
-      name: 'Grub stop (made up)',
+      name: 'House grub insecticide (made up)',
       registration: 'MADE-UP-101',
       signalWord: 'none',
       unit: 'fl-oz',
@@ -22,7 +22,7 @@ export const demoLabels = (): ShelfLabel[] =>
     },
     {
       base: { kind: 'treatment', slug: 'azoxystrobin' },
-      name: 'Patch guard (made up)',
+      name: 'House patch fungicide (made up)',
       registration: 'MADE-UP-102',
       signalWord: 'caution',
       unit: 'oz',

@@ -99,7 +99,7 @@ function rowsOf(t: ReturnType<typeof useTranslation>['t'], { kind, slug }: Libra
       .map(([species]) => t(`grass.${species === 'zoysia' ? 'zoysia-wide' : species}`))
       .join(', ') || '–';
   return [
-    ['group', entry.hrac.join(', ')],
+    ['group', [...new Set(entry.hrac)].join(', ')],
     ['rate', range(entry.rate[0], entry.rate[1], unit)],
     ['year', `${number(entry.maxPerYear, 1)} ${unit}`],
     ['applications', number(entry.maxApplications)],
@@ -109,7 +109,10 @@ function rowsOf(t: ReturnType<typeof useTranslation>['t'], { kind, slug }: Libra
       'rainfast',
       entry.rainfastHours === null ? '–' : t('shelf.hours', { count: entry.rainfastHours }),
     ],
-    ['seedAfter', t('shelf.weeks', { value: entry.waitBeforeSeedingWeeks.join('–') })],
+    [
+      'seedAfter',
+      t('shelf.weeks', { value: [...new Set(entry.waitBeforeSeedingWeeks)].join('–') }),
+    ],
     ['seedBefore', t('shelf.weeks', { value: entry.seedlingAgeWeeks })],
     ['home', t(`shelf.home.${entry.residential}`)],
     ['signal', t(`shelf.signal.${entry.signalWord}`)],

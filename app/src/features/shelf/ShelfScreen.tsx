@@ -253,7 +253,7 @@ function groupLine(
   if (kind === 'fertilizer') return t('shelf.kind.fertilizer');
   const group =
     kind === 'herbicide'
-      ? herbicides.find((entry) => entry.slug === slug)?.hrac.join(', ')
+      ? [...new Set(herbicides.find((entry) => entry.slug === slug)?.hrac)].join(', ')
       : treatments.find((entry) => entry.slug === slug)?.group;
   return t('shelf.group', { group: group ?? '' });
 }
