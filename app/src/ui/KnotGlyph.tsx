@@ -5,6 +5,7 @@ import Svg, { Circle, Ellipse, Path, Rect } from 'react-native-svg';
 export const knotDye: Record<StepKind, string> = {
   prevent: '#22406B',
   control: '#8E2F22',
+  protect: '#5B3A72',
   feed: '#D9A21B',
   seed: '#2F7F6D',
   'look-again': '#58493A',
@@ -20,6 +21,14 @@ export function KnotGlyph({ kind, size = 28 }: { kind: StepKind; size?: number }
         <Path d="M8 7h3v14H8zM12.5 7h3v14h-3zM17 7h3v14h-3z" fill={ink} />
       ) : kind === 'control' ? (
         <Path d="M14 6c3.6 4.6 5 7 5 9.6a5 5 0 0 1-10 0C9 13 10.400 10.600 14 6z" fill={ink} />
+      ) : kind === 'protect' ? (
+        <Path
+          d="M14 5.500l8 3v5.500c0 4.500-3.200 7.400-8 9-4.800-1.600-8-4.500-8-9V8.500z"
+          fill="none"
+          stroke={ink}
+          strokeWidth={2.2}
+          strokeLinejoin="round"
+        />
       ) : kind === 'feed' ? (
         <>
           <Ellipse cx={8.5} cy={18} rx={3.1} ry={1.9} fill={ink} transform="rotate(-40 8.5 18)" />

@@ -142,7 +142,7 @@ export const lawnSummarySchema = z.object({
   due: z.array(
     z.object({
       stepId: z.string(),
-      kind: z.enum(['prevent', 'control', 'feed', 'seed', 'look-again']),
+      kind: z.enum(['prevent', 'control', 'protect', 'feed', 'seed', 'look-again']),
       zone: z.string(),
       closes: z.string(),
     }),
@@ -150,7 +150,7 @@ export const lawnSummarySchema = z.object({
   /** Next step that is not open yet. */
   next: z
     .object({
-      kind: z.enum(['prevent', 'control', 'feed', 'seed', 'look-again']),
+      kind: z.enum(['prevent', 'control', 'protect', 'feed', 'seed', 'look-again']),
       opens: z.string(),
     })
     .nullable(),

@@ -1,6 +1,7 @@
 import { cause as causeOf, treatment } from '../knowledge';
 import { addDays, daysBetween, localDate, yearOf, type LocalDate } from '../units';
 import type { Application } from '../rates';
+import type { Look } from './visit';
 
 /** What was done here against a cause: it still holds, or it was needed before and is missing. */
 export type Protection = 'covered' | 'lapsed';
@@ -50,3 +51,31 @@ export function protectionOf(
   }
   return protection;
 }
+
+/** Causes by zone that have lapsed: what the season prevents without being asked. */
+export const lapsedByZone = (
+  zones: readonly { id: string }[],
+  records: readonly Application[],
+  earlier: readonly { cause: string; on: LocalDate }[],
+  today: LocalDate,
+): Map<string, string[]> =>
+  new Map(
+    zones.map(({ id }) => [
+      id,
+      Object.entries(protectionOf(id, records, earlier, today)).flatMap(([slug, state]) =>
+        state === 'lapsed' ? [slug] : [],
+      ),
+    ]),
+  );
+
+/** Causes that visits confirmed, with their day. */
+export const decidedIn = (
+  visits: readonly { date: LocalDate; looks: readonly Look[] }[],
+): { cause: string; on: LocalDate }[] =>
+  visits.flatMap(({ date, looks }) =>
+    looks.flatMap(({ decision }) =>
+      decision && decision.kind !== 'cannot-tell' && decision.cause
+        ? [{ cause: decision.cause, on: date }]
+        : [],
+    ),
+  );

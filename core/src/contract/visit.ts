@@ -98,6 +98,10 @@ export function findingsOf(visits: readonly (VisitBody & { id: string })[]): Zon
         ...(look.pointCount ? { pointCount: look.pointCount } : {}),
         ...(lookAgainOn ? { lookAgainOn } : {}),
         ...(decided ? { cause: decided } : {}),
+        ...(decision?.kind === 'cause' &&
+        (decision.option === 'treat' || decision.option === 'prevent')
+          ? { protect: decision.option }
+          : {}),
       });
     }
   }

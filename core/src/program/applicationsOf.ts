@@ -46,6 +46,17 @@ export function applicationsOf(step: Step, on: LocalDate = step.window.best): Ap
               materials: [{ kind: 'seed', slug: step.species, amount: step.total, unit: 'lb' }],
             },
           ];
+    case 'protect':
+      return [
+        {
+          ...base,
+          id: step.id,
+          date: on,
+          materials: [
+            { kind: 'treatment', slug: step.treatment, amount: step.total, unit: step.unit },
+          ],
+        },
+      ];
     case 'look-again':
       return [];
   }

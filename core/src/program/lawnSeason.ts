@@ -19,8 +19,9 @@ export function lawnSeason(
   weather: WeatherBundle,
   readings: readonly ProbeReading[],
   records: readonly Application[],
+  lapsed: ReadonlyMap<string, readonly string[]> = new Map(),
 ): LawnSeason {
-  const input = lawnSeasonInput(request, weather, readings, records);
+  const input = lawnSeasonInput(request, weather, readings, records, lapsed);
   return { season: planSeason(input), soil: input.soil };
 }
 
@@ -30,6 +31,7 @@ export function lawnSeasonInput(
   weather: WeatherBundle,
   readings: readonly ProbeReading[],
   records: readonly Application[],
+  lapsed: ReadonlyMap<string, readonly string[]> = new Map(),
 ): SeasonInput {
   const shared = new Map<string, SoilSeason>();
   const soil = new Map<string, SoilSeason>();
@@ -41,5 +43,5 @@ export function lawnSeasonInput(
     soil.set(zone.id, known);
   }
   const rain10DaysIn = weather.days.slice(-10).reduce((sum, day) => sum + day.rainIn, 0);
-  return { ...request, soil, records, rain10DaysIn };
+  return { ...request, soil, records, rain10DaysIn, lapsed };
 }

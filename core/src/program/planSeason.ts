@@ -12,6 +12,7 @@ const DONE_SLACK_DAYS = 14;
 const materialOf = {
   prevent: 'herbicide',
   control: 'herbicide',
+  protect: 'treatment',
   feed: 'fertilizer',
   seed: 'seed',
 } as const;
@@ -32,6 +33,9 @@ function isDone(step: Step, records: readonly Application[]): boolean {
       return step.products.every(({ herbicide }) =>
         record.materials.some(({ slug }) => slug === herbicide),
       );
+    }
+    if (step.kind === 'protect') {
+      return record.materials.some(({ slug }) => slug === step.treatment);
     }
     return record.materials.some((material) => material.kind === kind);
   });

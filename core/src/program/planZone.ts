@@ -1,9 +1,11 @@
-import { emergenceWindows, herbicide, type EmergenceWindow } from '../knowledge';
+import { cause as causeOf, emergenceWindows, herbicide, type EmergenceWindow } from '../knowledge';
+import { preventionWindows } from '../knowledge/preventionWindows';
 import type { Zone } from '../lawn';
 import { addDays, daysBetween, yearOf } from '../units';
 import { controlStep } from './controlStep';
 import { feedSteps } from './feedSteps';
 import { preventStep } from './preventStep';
+import { protectStep } from './protectStep';
 import type { Reason } from './reason';
 import type { SeasonInput } from './seasonInput';
 import { seedStep } from './seedStep';
@@ -23,6 +25,29 @@ function reserve(usage: Usage, step: SprayStep): void {
       usage.add(product, ratePerAcre, addDays(step.window.best, walk * step.intervalDays));
     }
   }
+}
+
+/** Insects and diseases of a zone to be treated, or prevented because they were here before. */
+function toProtect(
+  input: SeasonInput,
+  zoneId: string,
+): { cause: string; mode: 'curative' | 'preventive' }[] {
+  const finding = input.findings.find((entry) => entry.zoneId === zoneId);
+  const group = finding?.cause ? causeOf(finding.cause)?.group : undefined;
+  const found =
+    finding?.cause && finding.protect && (group === 'insect' || group === 'disease')
+      ? [
+          {
+            cause: finding.cause,
+            mode: finding.protect === 'treat' ? ('curative' as const) : ('preventive' as const),
+          },
+        ]
+      : [];
+  const lapsed = (input.lapsed?.get(zoneId) ?? [])
+    .filter((slug) => slug !== finding?.cause)
+    .filter((slug) => preventionWindows.some((entry) => entry.cause === slug))
+    .map((slug) => ({ cause: slug, mode: 'preventive' as const }));
+  return [...found, ...lapsed];
 }
 
 /**
@@ -103,6 +128,11 @@ export function planZone(input: SeasonInput, zone: Zone): Season {
     if (!control.step) break;
     result.steps.push(control.step);
     reserve(zoneCase.usage, control.step);
+  }
+  for (const { cause, mode } of toProtect(input, zone.id)) {
+    const protect = protectStep(zoneCase, cause, mode);
+    if (protect.step) result.steps.push(protect.step);
+    result.unmet.push(...protect.unmet);
   }
   const feeding = feedSteps(zoneCase, keepSeed ? seed : null);
   result.steps.push(...feeding.steps);

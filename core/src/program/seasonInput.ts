@@ -32,6 +32,8 @@ export const zoneFindingSchema = z.object({
   /** Patch left alone on purpose: the day to look again. */
   lookAgainOn: localDateSchema.optional(),
   cause: z.string().optional(),
+  /** What was decided against the cause: treat it now, or prevent it when it comes round. */
+  protect: z.enum(['treat', 'prevent']).optional(),
 });
 export type ZoneFinding = z.infer<typeof zoneFindingSchema>;
 
@@ -86,6 +88,8 @@ export interface SeasonInput extends SeasonRequest {
   soil: ReadonlyMap<string, SoilSeason>;
   /** Records of the lawn. */
   records: readonly Application[];
+  /** Causes by zone that were here or prevented in earlier years and are not this time. */
+  lapsed?: ReadonlyMap<string, readonly string[]>;
   /** Rain over the last ten days, in; irrigation is read from the zone. */
   rain10DaysIn: number;
 }

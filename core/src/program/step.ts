@@ -15,7 +15,8 @@ export type Gate =
   | { kind: 'water-in'; inches: [number, number]; withinDays: number | null }
   | { kind: 'moist-soil' }
   | { kind: 'not-frozen-or-saturated' }
-  | { kind: 'soil'; minF: number; maxF: number };
+  | { kind: 'soil'; minF: number; maxF: number }
+  | { kind: 'no-bloom' };
 
 interface StepBase {
   /** The same for the same zone, work and season, however often the season is worked out. */
@@ -76,11 +77,34 @@ export interface SeedStep extends StepBase {
   total: number;
 }
 
+/** A treatment that is not used, and every rule that speaks against it. */
+export interface TreatmentExclusion {
+  treatment: string;
+  reasons: Reason[];
+}
+
+/** Treats an insect or a disease that was found, or prevents one that was here before. */
+export interface ProtectStep extends StepBase {
+  kind: 'protect';
+  cause: string;
+  mode: 'curative' | 'preventive';
+  treatment: string;
+  unit: 'oz' | 'fl-oz' | 'lb' | 'million';
+  ratePerAcre: number;
+  total: number;
+  granular: boolean;
+  /** `null` for granules. */
+  carrierGalPer1000: number | null;
+  /** Days after which it has worn off or may be repeated. */
+  repeatDays: number | null;
+  excluded: TreatmentExclusion[];
+}
+
 export interface LookStep extends StepBase {
   kind: 'look-again';
 }
 
-export type Step = SprayStep | FeedStep | SeedStep | LookStep;
+export type Step = SprayStep | ProtectStep | FeedStep | SeedStep | LookStep;
 export type StepKind = Step['kind'];
 
 /** Seed and a pre-emergent that shut each other out: one of them this season, not both. */
@@ -97,7 +121,7 @@ export interface Clash {
   choice: 'seed' | 'prevent' | null;
 }
 
-/** A weed for which no product is proposed, and why. */
+/** A weed, or a cause of damage, for which no product is proposed, and why. */
 export interface Unmet {
   zoneId: string;
   weed: string;

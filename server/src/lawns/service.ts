@@ -1,7 +1,9 @@
 import {
   daysBetween,
+  decidedIn,
   findingsOf,
   laboratoryDays,
+  lapsedByZone,
   lawnBodySchema,
   protectionOf,
   seasonRequestSchema,
@@ -165,16 +167,6 @@ export function byLawn<Body extends { lawnId: string }>(
   return map;
 }
 
-/** Causes that visits confirmed, with their day. */
-const decidedIn = (visits: readonly { body: VisitBody }[]) =>
-  visits.flatMap(({ body }) =>
-    body.looks.flatMap(({ decision }) =>
-      decision && decision.kind !== 'cannot-tell' && decision.cause
-        ? [{ cause: decision.cause, on: body.date }]
-        : [],
-    ),
-  );
-
 /** What was confirmed lately, by station: one colleague's finding is another's warning. */
 function sightingsByStation(
   visits: readonly Stored<VisitBody>[],
@@ -187,7 +179,10 @@ function sightingsByStation(
     if (station) byStation.set(station, [...(byStation.get(station) ?? []), visit]);
   }
   return new Map(
-    [...byStation].map(([station, own]) => [station, sightingsOf(decidedIn(own), today)]),
+    [...byStation].map(([station, own]) => [
+      station,
+      sightingsOf(decidedIn(own.map(({ body }) => body)), today),
+    ]),
   );
 }
 
@@ -226,11 +221,18 @@ function summarizeLawn(
     policy: company.policy,
     choices: body.choices,
   });
+  const records = file.records.map((record) => ({ ...record.body, id: record.id }));
   const { season, soil } = lawnSeason(
     request,
     weather,
     file.readings.map((reading) => ({ ...reading.body, id: reading.id })),
-    file.records.map((record) => ({ ...record.body, id: record.id })),
+    records,
+    lapsedByZone(
+      body.zones,
+      records,
+      decidedIn(file.visits.map(({ body: visit }) => visit)),
+      company.today,
+    ),
   );
   const zoneName = (step: Step) => body.zones.find((zone) => zone.id === step.zoneId)?.name ?? '';
   const upcoming = season.steps.filter(({ state }) => state === 'upcoming')[0];
@@ -250,7 +252,7 @@ function summarizeLawn(
     scout: scoutAlerts(riskOfLawn({ ...body, today: company.today }, weather, soil, sightings), {
       today: company.today,
       upkeep: body.upkeep,
-      earlier: decidedIn(file.visits),
+      earlier: decidedIn(file.visits.map(({ body: visit }) => visit)),
       protection: lawnProtection(body, file, company.today),
     }),
     areaFt2,
@@ -278,7 +280,7 @@ function lawnProtection(
 ): Record<string, Protection> {
   const records = file.records.map((record) => ({ ...record.body, id: record.id }));
   const zones = body.zones.map(({ id }) =>
-    protectionOf(id, records, decidedIn(file.visits), today),
+    protectionOf(id, records, decidedIn(file.visits.map(({ body: visit }) => visit)), today),
   );
   const whole: Record<string, Protection> = {};
   for (const zone of zones) {

@@ -62,6 +62,7 @@ export function KerbCard({
   const answer = atKerb(
     {
       ...application,
+      ...('cause' in step ? { targets: [step.cause] } : {}),
       ...('control' in step ? { targets: step.control.map(({ weed }) => weed) } : {}),
     },
     {

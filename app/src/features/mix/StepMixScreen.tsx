@@ -20,6 +20,7 @@ import {
 } from '@/ui';
 import { KerbCard } from './KerbCard';
 import { MixCardView } from './MixCardView';
+import { ProtectCard } from './ProtectCard';
 import { SpreadCardView } from './SpreadCardView';
 
 /** Size of a bag of seed, lb. */
@@ -48,7 +49,10 @@ export function StepMixScreen({ lawnId, stepId }: { lawnId: string; stepId: stri
     );
   }
   const zone = question.lawn.zones.find(({ id }) => id === step.zoneId);
-  const spray = step.kind === 'prevent' || step.kind === 'control';
+  const spray =
+    step.kind === 'prevent' ||
+    step.kind === 'control' ||
+    (step.kind === 'protect' && !step.granular);
   const tank = typedNumber(tankGal);
   const doubt = areaDoubt(zone);
   const goodTank = tank !== null && tank > 0;
@@ -100,6 +104,8 @@ export function StepMixScreen({ lawnId, stepId }: { lawnId: string; stepId: stri
             </Card>
           ) : null}
         </>
+      ) : step.kind === 'protect' ? (
+        <ProtectCard step={step} tankGal={tankGal} onTank={setTank} />
       ) : step.kind === 'feed' ? (
         <SpreadCardView
           name={gradeName(step.fertilizer)}

@@ -55,16 +55,18 @@ export interface Job {
 function jobOf(step: Step): Job | null {
   const application = applicationsOf(step)[0];
   if (!application) return null;
-  const spray = step.kind === 'prevent' || step.kind === 'control';
+  const protect = step.kind === 'protect' ? step : null;
+  const weeds = step.kind === 'prevent' || step.kind === 'control' ? step : null;
+  const carrier = (weeds ?? protect)?.carrierGalPer1000 ?? null;
   return {
     key: step.id,
     stepId: step.id,
     zoneId: step.zoneId,
     areaFt2: step.areaFt2,
     materials: application.materials,
-    targets: spray ? step.control.map(({ weed }) => weed) : [],
-    spray,
-    carrierGal: spray ? (step.areaFt2 / 1000) * step.carrierGalPer1000 : null,
+    targets: weeds ? weeds.control.map(({ weed }) => weed) : protect ? [protect.cause] : [],
+    spray: carrier !== null,
+    carrierGal: carrier === null ? null : (step.areaFt2 / 1000) * carrier,
   };
 }
 

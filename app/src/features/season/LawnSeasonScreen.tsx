@@ -147,7 +147,7 @@ function StepsOf({
           <Title>{t('season.unmet')}</Title>
           {unmet.map((entry) => (
             <View key={`${entry.zoneId}-${entry.weed}-${entry.reason.rule}`}>
-              <Words weight="semi">{`${t(`weed.${entry.weed}`)} · ${zoneName(entry.zoneId)}`}</Words>
+              <Words weight="semi">{`${t([`weed.${entry.weed}`, `cause.${entry.weed}`])} · ${zoneName(entry.zoneId)}`}</Words>
               <Words tone="second">{reasonWords(t, entry.reason)}</Words>
             </View>
           ))}

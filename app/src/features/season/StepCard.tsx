@@ -91,7 +91,18 @@ export function StepCard({
   const router = useRouter();
   const [showExcluded, setShowExcluded] = useState(false);
   const lines = productLines(t, step);
-  const excluded = step.kind === 'prevent' || step.kind === 'control' ? step.excluded : [];
+  const excluded =
+    step.kind === 'prevent' || step.kind === 'control'
+      ? byUse(step.excluded).map(({ herbicide: slug, reasons }) => ({
+          name: t(`herbicide.${slug}`),
+          reasons,
+        }))
+      : step.kind === 'protect'
+        ? step.excluded.map(({ treatment, reasons }) => ({
+            name: t(`treatment.${treatment}`),
+            reasons,
+          }))
+        : [];
   const area =
     step.kind === 'prevent' || step.kind === 'control'
       ? t(step.method === 'spot' ? 'season.spot' : 'season.wholeZone', {
@@ -197,6 +208,16 @@ export function StepCard({
           <Tag label={t('season.carrier', { value: step.carrierGalPer1000 })} />
         </View>
       ) : null}
+      {step.kind === 'protect' ? (
+        <View className="flex-row flex-wrap gap-2">
+          {step.carrierGalPer1000 === null ? null : (
+            <Tag label={t('season.carrier', { value: step.carrierGalPer1000 })} />
+          )}
+          {step.repeatDays === null ? null : (
+            <Tag label={t('season.holds', { days: step.repeatDays })} tone="cool" />
+          )}
+        </View>
+      ) : null}
       {step.gates.length > 0 ? (
         <View className="gap-1">
           <Words size="note" weight="semi" tone="quiet">
@@ -231,7 +252,9 @@ export function StepCard({
                 kind={step.state === 'open' ? 'main' : 'plain'}
                 testID={`mix-${step.kind}`}
                 label={t(
-                  step.kind === 'feed' || step.kind === 'seed'
+                  step.kind === 'feed' ||
+                    step.kind === 'seed' ||
+                    (step.kind === 'protect' && step.granular)
                     ? 'season.spreadCard'
                     : 'season.mixCard',
                 )}
@@ -254,9 +277,9 @@ export function StepCard({
         onClose={() => setShowExcluded(false)}
       >
         <Words tone="second">{t('season.excludedLead')}</Words>
-        {byUse(excluded).map((entry) => (
-          <View key={entry.herbicide} className="gap-0.5">
-            <Words weight="bold">{t(`herbicide.${entry.herbicide}`)}</Words>
+        {excluded.map((entry) => (
+          <View key={entry.name} className="gap-0.5">
+            <Words weight="bold">{entry.name}</Words>
             {entry.reasons.map((reason, index) => (
               <Words key={`${reason.rule}-${index}`} size="note" tone="second">
                 {reasonWords(t, reason)}

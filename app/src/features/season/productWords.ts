@@ -39,6 +39,17 @@ export function productLines(t: TFunction, step: Step): ProductLine[] {
         ratePer1000: toPer1000(perAcre(ratePerAcre)),
         total: (ratePerAcre * step.areaFt2) / 43_560,
       }));
+    case 'protect':
+      return [
+        {
+          slug: step.treatment,
+          name: t(`treatment.${step.treatment}`),
+          unit: t(`unit.${step.unit}`),
+          ratePerAcre: step.ratePerAcre,
+          ratePer1000: toPer1000(perAcre(step.ratePerAcre)),
+          total: step.total,
+        },
+      ];
     case 'feed':
       return [
         {

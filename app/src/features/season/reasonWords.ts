@@ -7,6 +7,7 @@ const NAMED: Record<string, string> = {
   species: 'grass',
   component: 'herbicide',
   weed: 'weed',
+  cause: 'cause',
   group: 'group',
   slot: 'slot',
   rating: 'rating',

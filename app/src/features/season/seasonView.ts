@@ -1,5 +1,7 @@
 import {
+  decidedIn,
   findingsOf,
+  lapsedByZone,
   monthOf,
   responseAtDepth,
   SEASON_DEPTH_IN,
@@ -79,10 +81,19 @@ const requestOf = ({
     choices: lawn.choices,
   });
 
+const lapsedOf = ({ lawn, visits, records, company }: SeasonQuestion) =>
+  lapsedByZone(lawn.zones, records, decidedIn(visits), company.today);
+
 /** Every way to do one step. @throws RangeError when it is no post-emergent of the lawn */
 export function choicesView(question: SeasonQuestion, stepId: string): StepChoices {
   const { weather, readings, records } = question;
-  const input = lawnSeasonInput(requestOf(question), weather, readings, records);
+  const input = lawnSeasonInput(
+    requestOf(question),
+    weather,
+    readings,
+    records,
+    lapsedOf(question),
+  );
   const choices = stepChoices(input, planSeason(input).steps, stepId);
   if (!choices) throw new RangeError(`no post-emergent step ${stepId}`);
   return choices;
@@ -92,7 +103,7 @@ export function choicesView(question: SeasonQuestion, stepId: string): StepChoic
 export function seasonView(question: SeasonQuestion): SeasonView {
   const { company, lawn, visits, records, readings, weather } = question;
   const request = requestOf({ company, lawn, visits });
-  const { season, soil } = lawnSeason(request, weather, readings, records);
+  const { season, soil } = lawnSeason(request, weather, readings, records, lapsedOf(question));
   const views = lawn.zones.map((zone): [string, SoilView] => {
     const own = soil.get(zone.id);
     if (!own) throw new RangeError(`no soil season for zone ${zone.id}`);

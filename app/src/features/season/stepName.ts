@@ -8,6 +8,8 @@ export function stepName(t: TFunction, step: Step): string {
       return `${t('kind.prevent')} ${t(`group.${step.group}`)}`;
     case 'control':
       return `${t('kind.control')} ${step.control.map(({ weed }) => t(`weed.${weed}`).toLowerCase()).join(', ')}`;
+    case 'protect':
+      return `${t(`kind.${step.mode === 'curative' ? 'treat' : 'protect'}`)} ${t(`cause.${step.cause}`).toLowerCase()}`;
     case 'feed':
       return `${t('kind.feed')} ${t('season.nitrogenShort', { value: step.nLbPer1000 })}`;
     case 'seed':

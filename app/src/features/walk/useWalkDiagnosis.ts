@@ -1,4 +1,5 @@
 import {
+  decidedIn,
   diagnose,
   diagnosisInputSchema,
   monthOf,
@@ -24,15 +25,6 @@ export interface WalkDiagnosis {
 
 const NONE: readonly never[] = [];
 
-/** Causes that earlier visits confirmed. */
-const decidedIn = (visits: SeasonQuestion['visits']) =>
-  visits.flatMap(({ date, looks }) =>
-    looks.flatMap(({ decision }) =>
-      decision && decision.kind !== 'cannot-tell' && decision.cause
-        ? [{ cause: decision.cause, on: date }]
-        : [],
-    ),
-  );
 /** Skill of a trained technician. */
 const TECHNICIAN_SKILL = 2;
 

@@ -7,6 +7,7 @@ import {
   syntheticYear,
   type SyntheticClimate,
 } from '../syntheticWeather';
+import type { PastYear } from '../dailyWeather';
 import type { WeatherBundle } from '../weatherBundle';
 
 /** Made-up climates for tests, one a region. */
@@ -40,6 +41,19 @@ export const testClimate: Record<Region, SyntheticClimate> = {
   },
 };
 
+const pasts = new Map<string, PastYear[]>();
+
+/** Years before one, the same for every seed: making them anew takes longer than what is tested. */
+function pastOf(region: Region, year: number): PastYear[] {
+  const key = `${region} ${year}`;
+  let past = pasts.get(key);
+  if (!past) {
+    past = syntheticPast(testClimate[region], year, 20, 1);
+    pasts.set(key, past);
+  }
+  return past;
+}
+
 /** A year at a made-up station as it stands on a day. */
 export function testWeather(region: Region, seed: number, today: LocalDate): WeatherBundle {
   const year = yearOf(today);
@@ -54,6 +68,6 @@ export function testWeather(region: Region, seed: number, today: LocalDate): Wea
     days: truth.slice(0, index + 1),
     forecast: syntheticForecast(truth.slice(index + 1), today, seed),
     climate: climateNormals(testClimate[region]),
-    past: syntheticPast(testClimate[region], year, 20, seed),
+    past: pastOf(region, year),
   };
 }

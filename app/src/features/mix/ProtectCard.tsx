@@ -1,0 +1,101 @@
+import { measuredAmount, tankLoads, treatment, type ProtectStep } from '@alfombra/core';
+import { useTranslation } from 'react-i18next';
+import { View } from 'react-native';
+import { Card, Field, number, rate, typedNumber, Words } from '@/ui';
+import { SpreadCardView } from './SpreadCardView';
+
+/** Bag that a granular insecticide comes in, lb. */
+const BAG_LB = 30;
+
+/** The card of an insecticide or a fungicide: loads and pours, or pounds and passes. */
+export function ProtectCard({
+  step,
+  tankGal,
+  onTank,
+}: {
+  step: ProtectStep;
+  tankGal: string;
+  onTank: (text: string) => void;
+}) {
+  const { t } = useTranslation();
+  const product = treatment(step.treatment);
+  const name = t(`treatment.${step.treatment}`);
+  const caution = [
+    t(`protectCard.signal.${product?.signalWord ?? 'caution'}`),
+    (product?.beeHazard ?? 0) >= 2 ? t('protectCard.bees') : null,
+    (product?.waterInIn ?? 0) > 0
+      ? t('protectCard.waterIn', { inches: number(product?.waterInIn ?? 0, 2) })
+      : t('protectCard.keepDry'),
+  ]
+    .filter(Boolean)
+    .join(' ');
+  if (step.granular) {
+    return (
+      <SpreadCardView
+        name={name}
+        lbPer1000={step.ratePerAcre / 43.56}
+        areaFt2={step.areaFt2}
+        bagLb={BAG_LB}
+        caution={caution}
+      />
+    );
+  }
+  const tank = typedNumber(tankGal);
+  const carrier = step.carrierGalPer1000 ?? 2;
+  const total = (step.areaFt2 / 1000) * carrier;
+  const loads = tank && tank > 0 ? tankLoads(total, tank) : null;
+  const perGallon = step.total / total;
+  const pour = (gallons: number) => {
+    const amount = perGallon * gallons;
+    if (step.unit === 'million') return `${number(amount, 1)} ${t('unit.million')}`;
+    const measured = measuredAmount(amount, step.unit);
+    return `${rate(measured.value)} ${t(`unit.${measured.unit}`)}`;
+  };
+  const rows = loads
+    ? [
+        ...(loads.fullLoads > 0
+          ? [{ key: 'full', count: loads.fullLoads, gallons: loads.gallonsEach }]
+          : []),
+        ...(loads.lastGallons > 0 ? [{ key: 'last', count: 1, gallons: loads.lastGallons }] : []),
+      ]
+    : [];
+  return (
+    <>
+      <Field
+        label={t('mix.tank')}
+        unit={t('mix.gal')}
+        numeric
+        value={tankGal}
+        onChange={onTank}
+        error={loads ? undefined : t('mix.positive')}
+        testID="tank"
+      />
+      <View className="overflow-hidden rounded-3xl border-[3px] border-ink" testID="protect-card">
+        {rows.map((row, index) => (
+          <View
+            key={row.key}
+            className={`bg-raised px-4 py-2.5 ${index > 0 ? 'border-t-[3px] border-ink' : ''}`}
+          >
+            <Words size="note">
+              {t('protectCard.load', { count: row.count, gallons: number(row.gallons, 2) })}
+            </Words>
+            <Words size="pour" display tabular>
+              {pour(row.gallons)}
+            </Words>
+            <Words size="note" tone="second">
+              {`${name} · ${t('common.ft2', { value: number((row.gallons / carrier) * 1000) })}`}
+            </Words>
+          </View>
+        ))}
+      </View>
+      <Card tone="panel">
+        <Words>{t('protectCard.order')}</Words>
+      </Card>
+      <Card tone="caution">
+        <Words weight="bold">{t('mix.cautions')}</Words>
+        <Words>{t('mix.label')}</Words>
+        <Words>{caution}</Words>
+      </Card>
+    </>
+  );
+}
