@@ -5,6 +5,7 @@ import {
   judgeRecord,
   lawnSchema,
   lawnSummarySchema,
+  seasonProgressSchema,
   photoSchema,
   readingSchema,
   reportSchema,
@@ -116,6 +117,15 @@ export function useLawns() {
   const data = useMemo(() => overlaySummaries(query.data, writes), [query.data, writes]);
   return { ...query, data };
 }
+
+/** Asked while the list is waited for. */
+export const useSeasonProgress = () =>
+  useQuery({
+    queryKey: ['progress'],
+    queryFn: () => request(seasonProgressSchema, 'GET', '/api/lawns/progress'),
+    refetchInterval: 1000,
+    persister: undefined,
+  });
 
 export function useLawn(id: string) {
   const query = useQuery({

@@ -176,3 +176,10 @@ export const lawnSummarySchema = z.object({
   ),
 });
 export type LawnSummary = z.infer<typeof lawnSummarySchema>;
+
+/** How far the seasons of a company's lawns are worked out; 0 of 0 when nothing is under way. */
+export const seasonProgressSchema = z.object({
+  done: z.number().int().nonnegative(),
+  total: z.number().int().nonnegative(),
+});
+export type SeasonProgress = z.infer<typeof seasonProgressSchema>;

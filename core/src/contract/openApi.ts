@@ -4,7 +4,13 @@ import { applicationRecordBodySchema, applicationRecordSchema } from './applicat
 import { companySchema, companyUpdateSchema } from './company';
 import { failureSchema } from './failure';
 import { customerBodySchema, customerSchema } from './customer';
-import { lawnBodySchema, lawnSchema, lawnSummarySchema, versioned } from './lawn';
+import {
+  lawnBodySchema,
+  lawnSchema,
+  lawnSummarySchema,
+  seasonProgressSchema,
+  versioned,
+} from './lawn';
 import { takeAlongSchema } from './lawnFile';
 import { photoBodySchema, photoSchema } from './photo';
 import { readingBodySchema, readingSchema } from './reading';
@@ -177,6 +183,12 @@ export const endpoints: readonly Endpoint[] = [
     path: '/api/lawns',
     summary: 'All lawns with what is due',
     response: z.array(lawnSummarySchema),
+  },
+  {
+    method: 'get',
+    path: '/api/lawns/progress',
+    summary: 'How far the seasons of all lawns are worked out',
+    response: seasonProgressSchema,
   },
   { method: 'get', path: '/api/lawns/{id}', summary: 'One lawn', response: lawnSchema },
   {

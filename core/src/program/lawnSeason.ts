@@ -13,6 +13,7 @@ export interface LawnSeason {
 /**
  * The year of a lawn from what is stored about it: soil first, zone by zone, then the steps. Zones
  * with the same site and no probe readings of their own share one soil season.
+ * @param shared soil seasons by site on the same weather, kept from lawn to lawn by the caller
  */
 export function lawnSeason(
   request: SeasonRequest,
@@ -20,8 +21,9 @@ export function lawnSeason(
   readings: readonly ProbeReading[],
   records: readonly Application[],
   lapsed: ReadonlyMap<string, readonly string[]> = new Map(),
+  shared: Map<string, SoilSeason> = new Map(),
 ): LawnSeason {
-  const input = lawnSeasonInput(request, weather, readings, records, lapsed);
+  const input = lawnSeasonInput(request, weather, readings, records, lapsed, shared);
   return { season: planSeason(input), soil: input.soil };
 }
 
@@ -32,8 +34,8 @@ export function lawnSeasonInput(
   readings: readonly ProbeReading[],
   records: readonly Application[],
   lapsed: ReadonlyMap<string, readonly string[]> = new Map(),
+  shared: Map<string, SoilSeason> = new Map(),
 ): SeasonInput {
-  const shared = new Map<string, SoilSeason>();
   const soil = new Map<string, SoilSeason>();
   for (const zone of request.zones) {
     const probed = readings.some(({ zoneId }) => zoneId === zone.id);

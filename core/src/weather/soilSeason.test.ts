@@ -116,3 +116,70 @@ describe('a soil season', () => {
     expect(days / 86_400_000).toBeLessThan(8);
   });
 });
+
+describe('made-up weather', () => {
+  it('is the same for the same seed and another for another', () => {
+    expect(syntheticYear(testClimate.north, 2026, 4)).toEqual(
+      syntheticYear(testClimate.north, 2026, 4),
+    );
+    expect(syntheticYear(testClimate.north, 2026, 5)).not.toEqual(
+      syntheticYear(testClimate.north, 2026, 4),
+    );
+    expect(syntheticYear(testClimate.north, 2028, 4)).toHaveLength(366);
+  });
+  it('stays about its normals over many years', () => {
+    const normals = climateNormals(testClimate.transition);
+    const july = Array.from({ length: 30 }, (_, y) =>
+      syntheticYear(testClimate.transition, 1990 + y, 2),
+    )
+      .flatMap((year) => year.slice(181, 212))
+      .map((day) => (day.tmaxF + day.tminF) / 2);
+    const mean = july.reduce((a, b) => a + b, 0) / july.length;
+    expect(Math.abs(mean - (normals[196]!.tmaxF + normals[196]!.tminF) / 2)).toBeLessThan(1.2);
+  });
+  it('forecasts with an error that grows', () => {
+    const truth = syntheticYear(testClimate.south, 2026, 3);
+    const error = (lead: number) => {
+      const errors = Array.from({ length: 200 }, (_, d) => {
+        const forecast = syntheticForecast(truth.slice(d + 1), truth[d]!.date, 3);
+        return Math.abs(forecast[lead]!.tmaxF - truth[d + 1 + lead]!.tmaxF);
+      });
+      return errors.reduce((a, b) => a + b, 0) / errors.length;
+    };
+    expect(error(9)).toBeGreaterThan(2 * error(0));
+  });
+  it('spreads a day over its hours', () => {
+    const hours = hoursOf({
+      date: today,
+      tmaxF: 80,
+      tminF: 50,
+      rainIn: 0.4,
+      rhPct: 60,
+      windMph: 6,
+    });
+    expect(Math.max(...hours.map((h) => h.airF))).toBeCloseTo(80, 1);
+    expect(Math.min(...hours.map((h) => h.airF))).toBeCloseTo(50, 1);
+    expect(hours.reduce((sum, h) => sum + h.rainIn, 0)).toBeCloseTo(0.4, 2);
+  });
+});
+
+describe('signs that the weather answers', () => {
+  const days = (tmaxF: number, rainIn: number, count = 21) =>
+    Array.from({ length: count }, (_, i) => ({
+      date: addDays(localDate('2026-07-01'), i),
+      tmaxF,
+      tminF: tmaxF - 20,
+      rainIn,
+    }));
+  it('sees heat and a dry spell where nothing is watered', () => {
+    expect(contextSigns(days(93, 0), false)).toMatchObject({ 'c-heat': true, 'c-dry': true });
+    expect(contextSigns(days(93, 0), true)).not.toHaveProperty('c-dry');
+  });
+  it('sees rain and frost', () => {
+    expect(contextSigns(days(48, 0.4), null)).toMatchObject({
+      'c-rain': true,
+      'c-dry': false,
+      'c-frost': true,
+    });
+  });
+});

@@ -218,11 +218,27 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
     index < measuredDays ? 0 : (forecast[index - measuredDays]?.sdF ?? usual.sdF),
   );
 
-  const findCrossing = (
+  // Every group of weeds and every step asks for the same few thresholds.
+  const answered = new Map<string, SoilCrossing | null>();
+  const crossingOf = (
     thresholdF: number,
     direction: 'rising' | 'falling',
     year = Number(today.slice(0, 4)),
     confirmDays: number = CROSSING_CONFIRM_DAYS,
+  ): SoilCrossing | null => {
+    const key = `${thresholdF} ${direction} ${year} ${confirmDays}`;
+    let known = answered.get(key);
+    if (known === undefined) {
+      known = findCrossing(thresholdF, direction, year, confirmDays);
+      answered.set(key, known);
+    }
+    return known;
+  };
+  const findCrossing = (
+    thresholdF: number,
+    direction: 'rising' | 'falling',
+    year: number,
+    confirmDays: number,
   ): SoilCrossing | null => {
     const { from, to } = crossingWindows[direction];
     const iso = (y: number, [month, day]: readonly [number, number]) =>
@@ -262,7 +278,7 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
     airHighF,
     airLowF,
     airSdF,
-    crossing: findCrossing,
+    crossing: crossingOf,
   };
 }
 

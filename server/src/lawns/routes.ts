@@ -13,6 +13,9 @@ export function lawnRoutes(lawns: LawnService, companies: CompanyService): Route
     const company = await companies.get(whoIs(response).companyId);
     response.json(await lawns.summarize(company));
   });
+  router.get('/progress', (_request, response) => {
+    response.json(lawns.progressOf(whoIs(response).companyId));
+  });
   router.get('/:id', async (request, response) => {
     response.json(presentLawn(await lawns.lawns.get(whoIs(response).companyId, idOf(request))));
   });

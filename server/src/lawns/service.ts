@@ -1,45 +1,23 @@
 import {
-  daysBetween,
   decidedIn,
-  findingsOf,
-  laboratoryDays,
-  lapsedByZone,
   lawnBodySchema,
-  protectionOf,
-  seasonRequestSchema,
-  zoneArea,
   type ApplicationRecordBody,
   type Company,
   type Lawn,
   type LawnBody,
   type LawnSummary,
-  type Protection,
   type ReadingBody,
+  type SeasonProgress,
   type SoilSampleBody,
-  type Step,
   type VisitBody,
   type WeatherBundle,
 } from '@alfombra/core';
-import {
-  lawnSeason,
-  riskOfLawn,
-  scoutAlerts,
-  sightingsOf,
-  type Sighting,
-} from '@alfombra/core/planning';
+import { sightingsOf, type Sighting } from '@alfombra/core/planning';
 import type { DocumentStore, Stored } from '../documents/store';
 import { HttpFailure } from '../http/failure';
-import { standInLaboratory } from '../standins/soilLaboratory';
 import type { WeatherService } from '../weather/service';
-
-/** Everything stored about one lawn. */
-interface LawnFile {
-  lawn: Stored<LawnBody>;
-  visits: Stored<VisitBody>[];
-  records: Stored<ApplicationRecordBody>[];
-  readings: Stored<ReadingBody>[];
-  samples: Stored<SoilSampleBody>[];
-}
+import type { LawnFile } from './summarize';
+import { SummaryPool, type SummaryJob } from './summaryPool';
 
 /** A lawn as it leaves the server; what older rows lack gets its default. */
 export const presentLawn = ({ id, version, body }: Stored<LawnBody>): Lawn => ({
@@ -53,6 +31,8 @@ const MOST_SUMMARIES_KEPT = 5000;
 export class LawnService {
   /** Summaries by everything they depend on; any process may drop or rebuild them. */
   private readonly summaries = new Map<string, LawnSummary>();
+  /** How far the seasons of a company are worked out, while they are. */
+  private readonly progress = new Map<string, SeasonProgress>();
 
   constructor(
     readonly lawns: DocumentStore<LawnBody>,
@@ -61,7 +41,13 @@ export class LawnService {
     private readonly readings: DocumentStore<ReadingBody>,
     private readonly samples: DocumentStore<SoilSampleBody>,
     private readonly weather: WeatherService,
+    private readonly pool: SummaryPool = new SummaryPool(),
   ) {}
+
+  /** How far the company's seasons are worked out; all of none when nothing is under way. */
+  progressOf(companyId: string): SeasonProgress {
+    return this.progress.get(companyId) ?? { done: 0, total: 0 };
+  }
 
   /** The lawn's weather on the company's day. */
   async weatherOf(company: Company, lawnId: string): Promise<WeatherBundle> {
@@ -118,6 +104,7 @@ export class LawnService {
     const readingsOf = byLawn(readings);
     const samplesOf = byLawn(samples);
     const result: LawnSummary[] = [];
+    const missing: { key: string; job: SummaryJob }[] = [];
     for (const lawn of lawns) {
       const file: LawnFile = {
         lawn,
@@ -136,21 +123,21 @@ export class LawnService {
         stamp,
         JSON.stringify(sightings.get(lawn.body.stationId) ?? []),
       ].join('|');
-      let summary = this.summaries.get(key);
-      if (!summary) {
-        summary = summarizeLawn(
-          company,
-          file,
-          bundles.get(lawn.body.stationId) as WeatherBundle,
-          sightings.get(lawn.body.stationId) ?? [],
-        );
-        if (this.summaries.size >= MOST_SUMMARIES_KEPT) this.summaries.clear();
-        this.summaries.set(key, summary);
-        // A cold list of many lawns must not keep other requests waiting.
-        await new Promise((resume) => setImmediate(resume));
-      }
-      result.push(summary);
+      const known = this.summaries.get(key);
+      if (known) result.push(known);
+      else missing.push({ key, job: { file, stationId: lawn.body.stationId } });
     }
+    if (this.summaries.size + missing.length > MOST_SUMMARIES_KEPT) this.summaries.clear();
+    const made = await this.pool.run(
+      { company, bundles, sightings },
+      missing.map(({ job }) => job),
+      (done, total) => this.progress.set(company.id, { done, total }),
+    );
+    this.progress.delete(company.id);
+    made.forEach((summary, index) => {
+      this.summaries.set((missing[index] as { key: string }).key, summary);
+      result.push(summary);
+    });
     return result.sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }));
   }
 }
@@ -184,129 +171,4 @@ function sightingsByStation(
       sightingsOf(decidedIn(own.map(({ body }) => body)), today),
     ]),
   );
-}
-
-function summarizeLawn(
-  company: Company,
-  file: LawnFile,
-  weather: WeatherBundle,
-  sightings: readonly Sighting[],
-): LawnSummary {
-  const { id } = file.lawn;
-  const body = lawnBodySchema.parse(file.lawn.body);
-  const common = {
-    id,
-    name: body.name,
-    customer: body.customer,
-    customerId: body.customerId,
-    archived: body.archived,
-    region: body.region,
-    lastVisit:
-      file.visits
-        .map((visit) => visit.body.date)
-        .sort()
-        .pop() ?? null,
-    followUps: followUpsOf(company, body, file),
-    sightings: [...sightings],
-  };
-  if (body.zones.length === 0) {
-    return { ...common, areaFt2: 0, grasses: [], due: [], next: null, clashes: 0, scout: [] };
-  }
-  const request = seasonRequestSchema.parse({
-    today: company.today,
-    region: body.region,
-    upkeep: body.upkeep,
-    zones: body.zones,
-    findings: findingsOf(file.visits.map((visit) => ({ ...visit.body, id: visit.id }))),
-    policy: company.policy,
-    choices: body.choices,
-  });
-  const records = file.records.map((record) => ({ ...record.body, id: record.id }));
-  const { season, soil } = lawnSeason(
-    request,
-    weather,
-    file.readings.map((reading) => ({ ...reading.body, id: reading.id })),
-    records,
-    lapsedByZone(
-      body.zones,
-      records,
-      decidedIn(file.visits.map(({ body: visit }) => visit)),
-      company.today,
-    ),
-  );
-  const zoneName = (step: Step) => body.zones.find((zone) => zone.id === step.zoneId)?.name ?? '';
-  const upcoming = season.steps.filter(({ state }) => state === 'upcoming')[0];
-  const areas = body.zones.map((zone) => zoneArea(zone));
-  const areaFt2 = areas.reduce((sum, area) => sum + area, 0);
-  const cover = new Map<string, number>();
-  body.zones.forEach((zone, index) =>
-    zone.stand.forEach((share) =>
-      cover.set(
-        share.species,
-        (cover.get(share.species) ?? 0) + (share.cover * (areas[index] as number)) / areaFt2,
-      ),
-    ),
-  );
-  return {
-    ...common,
-    scout: scoutAlerts(riskOfLawn({ ...body, today: company.today }, weather, soil, sightings), {
-      today: company.today,
-      upkeep: body.upkeep,
-      earlier: decidedIn(file.visits.map(({ body: visit }) => visit)),
-      protection: lawnProtection(body, file, company.today),
-    }),
-    areaFt2,
-    grasses: [...cover]
-      .map(([species, share]) => ({ species, cover: share }))
-      .sort((a, b) => b.cover - a.cover),
-    due: season.steps
-      .filter(({ state }) => state === 'open')
-      .map((step) => ({
-        stepId: step.id,
-        kind: step.kind,
-        zone: zoneName(step),
-        closes: step.window.closes,
-      })),
-    next: upcoming ? { kind: upcoming.kind, opens: upcoming.window.opens } : null,
-    clashes: season.clashes.filter(({ choice }) => choice === null).length,
-  };
-}
-
-/** What was done against each cause over the lawn: lapsed in one zone is lapsed. */
-function lawnProtection(
-  body: LawnBody,
-  file: LawnFile,
-  today: Company['today'],
-): Record<string, Protection> {
-  const records = file.records.map((record) => ({ ...record.body, id: record.id }));
-  const zones = body.zones.map(({ id }) =>
-    protectionOf(id, records, decidedIn(file.visits.map(({ body: visit }) => visit)), today),
-  );
-  const whole: Record<string, Protection> = {};
-  for (const zone of zones) {
-    for (const [cause, state] of Object.entries(zone)) {
-      if (whole[cause] !== 'lapsed') whole[cause] = state;
-    }
-  }
-  return whole;
-}
-
-/** What waits for a person, the earliest first. */
-function followUpsOf(company: Company, body: LawnBody, file: LawnFile): LawnSummary['followUps'] {
-  const looks = findingsOf(file.visits.map((visit) => ({ ...visit.body, id: visit.id })))
-    .flatMap(({ lookAgainOn }) => lookAgainOn ?? [])
-    .concat(body.weedPatches.flatMap(({ lookAgainOn }) => lookAgainOn ?? []))
-    .map((date) => ({ kind: 'look-again' as const, date: date as string }));
-  const questions = body.questions
-    .filter(({ answer }) => !answer)
-    .map(({ askedOn }) => ({ kind: 'question' as const, date: askedOn as string }));
-  const overdue = file.samples.flatMap(({ body: sample }) =>
-    sample.sentOn &&
-    !sample.report &&
-    !standInLaboratory.reportOn(sample, company.today) &&
-    daysBetween(sample.sentOn, company.today) > laboratoryDays.overdue
-      ? [{ kind: 'report-overdue' as const, date: sample.sentOn as string }]
-      : [],
-  );
-  return [...looks, ...questions, ...overdue].sort((a, b) => (a.date < b.date ? -1 : 1));
 }

@@ -1,17 +1,17 @@
 /** Insects and diseases in the plan: windows and grades from memory, rotation common practice. */
 import fc from 'fast-check';
-import { checkApplication } from '../checker';
-import { causes, treatment } from '../knowledge';
-import { preventionWindows } from '../knowledge/preventionWindows';
-import { zoneArea } from '../lawn';
-import type { Application } from '../rates';
-import { addDays, localDate, type LocalDate } from '../units';
-import { testWeather } from '../weather/testdata/testWeather';
-import { applicationsOf } from './applicationsOf';
-import { lawnSeason } from './lawnSeason';
-import { seasonRequestSchema } from './seasonInput';
-import type { ProtectStep } from './step';
-import { testZone } from './testdata/testLawn';
+import { checkApplication } from './checker';
+import { causes, treatment } from './knowledge';
+import { preventionWindows } from './knowledge/preventionWindows';
+import { zoneArea } from './lawn';
+import type { Application } from './rates';
+import { addDays, localDate, type LocalDate } from './units';
+import { testWeather } from './weather/testdata/testWeather';
+import { applicationsOf } from './program/applicationsOf';
+import { lawnSeason } from './program/lawnSeason';
+import { seasonRequestSchema } from './program/seasonInput';
+import type { ProtectStep } from './program/step';
+import { testZone } from './program/testdata/testLawn';
 
 const zone = testZone(1, [{ species: 'tall-fescue', cover: 0.9 }], { desired: ['tall-fescue'] });
 

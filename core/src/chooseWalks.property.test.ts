@@ -3,12 +3,12 @@
  * four weeds on zoysia in July heat want two walks or one broad pair).
  */
 import fc from 'fast-check';
-import { checkApplication } from '../checker';
-import { GRASS_SLUGS, grass, herbicide, weeds, type GrassSlug } from '../knowledge';
-import { addDays, localDate, SQUARE_FEET_PER_ACRE } from '../units';
-import { chooseMix, screenAll, targetControl, type MixQuestion } from './chooseMix';
-import { chooseWalks, relaxedWishes } from './chooseWalks';
-import { Usage } from './usage';
+import { checkApplication } from './checker';
+import { GRASS_SLUGS, grass, herbicide, weeds, type GrassSlug } from './knowledge';
+import { addDays, localDate, SQUARE_FEET_PER_ACRE } from './units';
+import { chooseMix, screenAll, targetControl, type MixQuestion } from './program/chooseMix';
+import { chooseWalks, relaxedWishes } from './program/chooseWalks';
+import { Usage } from './program/usage';
 
 const DATE = localDate('2026-05-10');
 const question = (fields: Partial<MixQuestion> = {}): MixQuestion => ({

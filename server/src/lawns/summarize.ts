@@ -1,0 +1,165 @@
+import {
+  daysBetween,
+  decidedIn,
+  findingsOf,
+  laboratoryDays,
+  lapsedByZone,
+  lawnBodySchema,
+  protectionOf,
+  seasonRequestSchema,
+  zoneArea,
+  type ApplicationRecordBody,
+  type Company,
+  type LawnBody,
+  type LawnSummary,
+  type Protection,
+  type ReadingBody,
+  type SoilSampleBody,
+  type SoilSeason,
+  type Step,
+  type VisitBody,
+  type WeatherBundle,
+} from '@alfombra/core';
+import { lawnSeason, riskOfLawn, scoutAlerts, type Sighting } from '@alfombra/core/planning';
+import type { Stored } from '../documents/store';
+import { standInLaboratory } from '../standins/soilLaboratory';
+
+/** Everything stored about one lawn. */
+export interface LawnFile {
+  lawn: Stored<LawnBody>;
+  visits: Stored<VisitBody>[];
+  records: Stored<ApplicationRecordBody>[];
+  readings: Stored<ReadingBody>[];
+  samples: Stored<SoilSampleBody>[];
+}
+
+/**
+ * A lawn with what is due on the company's day.
+ * @param sharedSoil soil seasons of the station by site, kept from lawn to lawn; `lawnSeason` fills it
+ */
+export function summarizeLawn(
+  company: Company,
+  file: LawnFile,
+  weather: WeatherBundle,
+  sightings: readonly Sighting[],
+  sharedSoil: Map<string, SoilSeason> = new Map(),
+): LawnSummary {
+  const { id } = file.lawn;
+  const body = lawnBodySchema.parse(file.lawn.body);
+  const common = {
+    id,
+    name: body.name,
+    customer: body.customer,
+    customerId: body.customerId,
+    archived: body.archived,
+    region: body.region,
+    lastVisit:
+      file.visits
+        .map((visit) => visit.body.date)
+        .sort()
+        .pop() ?? null,
+    followUps: followUpsOf(company, body, file),
+    sightings: [...sightings],
+  };
+  if (body.zones.length === 0) {
+    return { ...common, areaFt2: 0, grasses: [], due: [], next: null, clashes: 0, scout: [] };
+  }
+  const request = seasonRequestSchema.parse({
+    today: company.today,
+    region: body.region,
+    upkeep: body.upkeep,
+    zones: body.zones,
+    findings: findingsOf(file.visits.map((visit) => ({ ...visit.body, id: visit.id }))),
+    policy: company.policy,
+    choices: body.choices,
+  });
+  const records = file.records.map((record) => ({ ...record.body, id: record.id }));
+  const { season, soil } = lawnSeason(
+    request,
+    weather,
+    file.readings.map((reading) => ({ ...reading.body, id: reading.id })),
+    records,
+    lapsedByZone(
+      body.zones,
+      records,
+      decidedIn(file.visits.map(({ body: visit }) => visit)),
+      company.today,
+    ),
+    sharedSoil,
+  );
+  const zoneName = (step: Step) => body.zones.find((zone) => zone.id === step.zoneId)?.name ?? '';
+  const upcoming = season.steps.filter(({ state }) => state === 'upcoming')[0];
+  const areas = body.zones.map((zone) => zoneArea(zone));
+  const areaFt2 = areas.reduce((sum, area) => sum + area, 0);
+  const cover = new Map<string, number>();
+  body.zones.forEach((zone, index) =>
+    zone.stand.forEach((share) =>
+      cover.set(
+        share.species,
+        (cover.get(share.species) ?? 0) + (share.cover * (areas[index] as number)) / areaFt2,
+      ),
+    ),
+  );
+  return {
+    ...common,
+    scout: scoutAlerts(riskOfLawn({ ...body, today: company.today }, weather, soil, sightings), {
+      today: company.today,
+      upkeep: body.upkeep,
+      earlier: decidedIn(file.visits.map(({ body: visit }) => visit)),
+      protection: lawnProtection(body, file, company.today),
+    }),
+    areaFt2,
+    grasses: [...cover]
+      .map(([species, share]) => ({ species, cover: share }))
+      .sort((a, b) => b.cover - a.cover),
+    due: season.steps
+      .filter(({ state }) => state === 'open')
+      .map((step) => ({
+        stepId: step.id,
+        kind: step.kind,
+        zone: zoneName(step),
+        closes: step.window.closes,
+      })),
+    next: upcoming ? { kind: upcoming.kind, opens: upcoming.window.opens } : null,
+    clashes: season.clashes.filter(({ choice }) => choice === null).length,
+  };
+}
+
+/** What was done against each cause over the lawn: lapsed in one zone is lapsed. */
+function lawnProtection(
+  body: LawnBody,
+  file: LawnFile,
+  today: Company['today'],
+): Record<string, Protection> {
+  const records = file.records.map((record) => ({ ...record.body, id: record.id }));
+  const zones = body.zones.map(({ id }) =>
+    protectionOf(id, records, decidedIn(file.visits.map(({ body: visit }) => visit)), today),
+  );
+  const whole: Record<string, Protection> = {};
+  for (const zone of zones) {
+    for (const [cause, state] of Object.entries(zone)) {
+      if (whole[cause] !== 'lapsed') whole[cause] = state;
+    }
+  }
+  return whole;
+}
+
+/** What waits for a person, the earliest first. */
+function followUpsOf(company: Company, body: LawnBody, file: LawnFile): LawnSummary['followUps'] {
+  const looks = findingsOf(file.visits.map((visit) => ({ ...visit.body, id: visit.id })))
+    .flatMap(({ lookAgainOn }) => lookAgainOn ?? [])
+    .concat(body.weedPatches.flatMap(({ lookAgainOn }) => lookAgainOn ?? []))
+    .map((date) => ({ kind: 'look-again' as const, date: date as string }));
+  const questions = body.questions
+    .filter(({ answer }) => !answer)
+    .map(({ askedOn }) => ({ kind: 'question' as const, date: askedOn as string }));
+  const overdue = file.samples.flatMap(({ body: sample }) =>
+    sample.sentOn &&
+    !sample.report &&
+    !standInLaboratory.reportOn(sample, company.today) &&
+    daysBetween(sample.sentOn, company.today) > laboratoryDays.overdue
+      ? [{ kind: 'report-overdue' as const, date: sample.sentOn as string }]
+      : [],
+  );
+  return [...looks, ...questions, ...overdue].sort((a, b) => (a.date < b.date ? -1 : 1));
+}
