@@ -48,14 +48,14 @@ try {
     const context = await openBrowser(viewport);
     const page = context.pages()[0] ?? (await context.newPage());
     await signIn(page);
-    await take(page, `lawns-${size}`);
+    if (size === 'phone') await take(page, 'lawns-phone');
     await page.goto(`${ADDRESS}${LARKSPUR}`);
     await page.getByTestId('soil-now').waitFor();
     await take(page, `lawn-${size}`);
     await page.goto(`${ADDRESS}${LARKSPUR}/plan`);
     await page.getByRole('button', { name: 'Back', exact: true }).last().click();
     await page.getByTestId('side-A–B').waitFor();
-    await take(page, `plan-${size}`);
+    if (size === 'phone') await take(page, 'plan-phone');
     await walk(page);
     await take(page, `walk-${size}`);
     if (size === 'phone') {
@@ -73,15 +73,26 @@ try {
     }
     await page.goto(`${ADDRESS}${LARKSPUR}/season`);
     await page.getByTestId('step-prevent').waitFor();
-    await take(page, `season-${size}`);
+    if (size === 'phone') await take(page, 'season-phone');
+    if (size === 'wide') {
+      await page.getByRole('tab', { name: 'Soil and water' }).click();
+      await page.getByTestId('year-chart').waitFor();
+      await take(page, 'ground-wide');
+      await page.getByRole('tab', { name: 'Steps' }).click();
+    }
     await page.getByTestId('mix-prevent').first().click();
     await page.getByTestId('mix-card').waitFor();
     if (size === 'phone') {
+      await take(page, 'kerb-phone');
+      await page.getByTestId('mix-card').scrollIntoViewIfNeeded();
       await take(page, 'mix-card-phone');
       await page.getByTestId('record-it').click();
       await page.getByTestId('amount-0').fill('5');
       await page.getByTestId('finding-rate-over-label').scrollIntoViewIfNeeded();
       await take(page, 'record-phone');
+      await page.goto(`${ADDRESS}/guide/shelf`);
+      await page.getByText('in store').first().waitFor();
+      await take(page, 'shelf-phone');
       await page.goto(`${ADDRESS}/today`);
       await take(page, 'today-phone');
       await page.goto(`${ADDRESS}/guide/chinch-bug`);

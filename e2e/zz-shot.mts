@@ -1,5 +1,5 @@
 import { openBrowser, closeBrowsers, PHONE, WIDE } from '/work/main/e2e/browser.ts';
-const [,, size, ...rest] = process.argv;
+const [, , size, ...rest] = process.argv;
 const ctx = await openBrowser(size === 'wide' ? WIDE : PHONE, ...(process.env.DARK ? [] : []));
 const page = ctx.pages()[0] ?? (await ctx.newPage());
 await page.addInitScript('globalThis.__name = (given) => given');
@@ -16,7 +16,9 @@ for (const spec of rest) {
   await page.waitForTimeout(2500);
   for (const act of acts) {
     const [kind, what, value] = act.split('::');
-    const el = what!.startsWith('text=') ? page.getByText(what!.slice(5)).first() : page.getByTestId(what!).first();
+    const el = what!.startsWith('text=')
+      ? page.getByText(what!.slice(5)).first()
+      : page.getByTestId(what!).first();
     if (kind === 'click') await el.click();
     if (kind === 'fill') await el.fill(value!);
     if (kind === 'scroll') await el.scrollIntoViewIfNeeded();

@@ -1,3 +1,4 @@
+import type {} from 'pino-http';
 import type { FailureCode } from '@alfombra/core';
 import type { ErrorRequestHandler } from 'express';
 import { z } from 'zod';

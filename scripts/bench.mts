@@ -5,6 +5,7 @@
 import {
   areaInterval,
   climateNormals,
+  companySchema,
   mergeDocuments,
   diagnose,
   diagnosisInputSchema,
@@ -20,10 +21,20 @@ import {
   type SeasonRequest,
   type WeatherBundle,
 } from '@alfombra/core';
+import { hindcast, lawnYear } from '@alfombra/core/ground';
 import { identify, type KeyInput } from '@alfombra/core/key';
 import { moveCorner, snapPoint, zoneOverlaps } from '@alfombra/core/measuring';
-import { lawnSeason } from '@alfombra/core/planning';
+import { chooseWalks, exactWalks, lawnSeason } from '@alfombra/core/planning';
 import { askUntil, drawCase } from '@alfombra/core/walking';
+import loadHighs from 'highs';
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { dirname, join } from 'node:path';
+import { drawProblem, programOf } from '../core/src/program/testdata/walkProblems';
+import { cityYears } from '../core/src/weather/testdata/cityWeather';
+import { moreLawns } from '../server/src/demo/moreLawns';
+import { SummaryPool, type SummaryContext, type SummaryJob } from '../server/src/lawns/summaryPool';
+import { standInStations } from '../server/src/standins/weatherStation';
 
 const TODAY = localDate('2026-04-08');
 const WARMUP = 30;
@@ -153,6 +164,11 @@ report(
   measure(copy(year)),
 );
 report(
+  'one lawn-year: soil, water, growth',
+  measure(() => lawnYear(one.zones[0]!, year, [], 3)),
+  measure(copy(year)),
+);
+report(
   'one lawn’s season',
   measure(() => lawnSeason(one, year, [], [])),
   measure(copy([one, year])),
@@ -249,3 +265,156 @@ for (const [low, high] of [
     `    ${low.toFixed(2)}-${Math.min(1, high).toFixed(2)}  ${String(bin.length).padStart(4)} cases, said ${(100 * mean).toFixed(0)} %, was right ${((100 * hit) / Math.max(1, bin.length)).toFixed(0)} %`,
   );
 }
+
+// The exact choice: how long it takes for many weeds and the whole library, and whether an independent
+// solver agrees.
+const EIGHT = [
+  'dandelion',
+  'white-clover',
+  'ground-ivy',
+  'yellow-nutsedge',
+  'large-crabgrass',
+  'spotted-spurge',
+  'wild-violet',
+  'yellow-woodsorrel',
+];
+const turf: GrassSlug[] = ['kentucky-bluegrass', 'tall-fescue', 'bermuda-hybrid', 'st-augustine'];
+const waits: number[] = [];
+for (let round = 0; round < 30; round += 1) {
+  for (const grass of turf) {
+    const begun = performance.now();
+    chooseWalks({
+      mode: 'post',
+      grasses: [grass],
+      targets: EIGHT.map((weed) => ({ weed, targetPct: 80 })),
+      treatedFt2: 6000,
+      airHighF: 75,
+      conditions: new Set(['green']),
+      drought: false,
+      treeRoots: false,
+      sensitivePlants: false,
+      weeksToSeeding: null,
+      weeksSinceEmergence: null,
+      residential: true,
+      certified: true,
+      confirmedLabels: new Set(),
+      walks: 1,
+    });
+    if (round > 5) waits.push(performance.now() - begun);
+  }
+}
+waits.sort((a, b) => a - b);
+const at = (share: number) => waits[Math.floor(share * (waits.length - 1))]!.toFixed(1);
+console.log(
+  `\nways to do a step, eight weeds, whole library: ${at(0.5)} ms, 95 % within ${at(0.95)} ms`,
+);
+const SOLVED = 3000;
+const highs = await loadHighs();
+let agree = 0;
+let own = 0;
+let theirs = 0;
+for (let seed = 10_001; seed <= 10_000 + SOLVED; seed += 1) {
+  const problem = drawProblem(seed);
+  const begun = performance.now();
+  const [best] = exactWalks(problem.problem, { keep: 1 });
+  own += performance.now() - begun;
+  const asked = performance.now();
+  const solved = highs.solve(programOf(problem));
+  theirs += performance.now() - asked;
+  const optimum = solved.Status === 'Optimal' ? solved.ObjectiveValue : null;
+  if (optimum === null ? !best : best && Math.abs(best.cost - optimum) < 1e-4) agree += 1;
+}
+console.log(
+  `exact choice against HiGHS: ${agree} of ${SOLVED} random problems agree; ours takes ${(own / theirs).toFixed(3)} of its time`,
+);
+
+// What the projection foretells, on real days of two cities (NOAA, as vega-datasets ships them) and on
+// made-up years, beside the mean day of the other years.
+const cities = readFileSync(
+  join(dirname(createRequire(import.meta.url).resolve('vega-datasets')), '../data/weather.csv'),
+  'utf8',
+);
+const madeUp = [1, 2, 3].map((station) =>
+  Array.from({ length: 20 }, (_, index) => ({
+    year: 2001 + index,
+    days: syntheticYear(CLIMATE, 2001 + index, 100 + station),
+  })),
+);
+console.log(
+  '\nerror of a crossing, days: foretold / mean of the other years (share within the band)',
+);
+for (const [name, sets, told] of [
+  ['two cities, no forecast', [cityYears(cities, 'Seattle'), cityYears(cities, 'New York')], false],
+  ['made up, no forecast', madeUp, false],
+  ['made up, ten-day forecast', madeUp, true],
+] as const) {
+  for (const [threshold, direction] of [
+    [50, 'rising'],
+    [70, 'falling'],
+  ] as const) {
+    const rows = sets.flatMap((years, index) =>
+      hindcast(years, threshold, direction, [30, 14, 7], (_, today) =>
+        told
+          ? syntheticForecast(
+              years.flatMap(({ days }) => days).filter(({ date }) => date > today),
+              today,
+              index + 1,
+            )
+          : [],
+      ),
+    );
+    const line = [30, 14, 7].map((lead) => {
+      const own = rows.filter(({ leadDays }) => leadDays === lead);
+      const cases = own.reduce((sum, row) => sum + row.cases, 0);
+      const mean = (of: 'projected' | 'calendar' | 'within') =>
+        own.reduce((sum, row) => sum + row[of] * row.cases, 0) / cases;
+      return `${lead} d ahead ${mean('projected').toFixed(1)} / ${mean('calendar').toFixed(1)} (${(100 * mean('within')).toFixed(0)} %)`;
+    });
+    console.log(`  ${name.padEnd(26)} ${threshold} °F ${direction.padEnd(8)} ${line.join('   ')}`);
+  }
+}
+
+// A whole company on the server.
+const station = standInStations.get('valley')!;
+const bundle: WeatherBundle = {
+  station: { id: 'valley', name: 'bench', region: 'transition', latitude: 38, standIn: true },
+  today: TODAY,
+  days: station.measured(TODAY),
+  forecast: station.forecast(TODAY),
+  climate: station.climate(),
+  past: station.past(2026),
+};
+const context: SummaryContext = {
+  company: companySchema.parse({
+    id: '0190a000-0000-7000-8000-000000000001',
+    name: 'bench',
+    demo: true,
+    clock: { kind: 'fixed', date: TODAY },
+    policy: {},
+    version: 1,
+    today: TODAY,
+  }),
+  bundles: new Map([['valley', bundle]]),
+  sightings: new Map(),
+};
+const demo = moreLawns().filter(({ body }) => body.stationId === 'valley');
+const jobsOf = (count: number): SummaryJob[] =>
+  Array.from({ length: count }, (_, index) => {
+    const from = demo[index % demo.length]!;
+    const id = `0190a000-0000-7000-8000-${String(index).padStart(12, '0')}`;
+    const lawn = { id, version: 1, body: from.body };
+    return {
+      stationId: 'valley',
+      file: { lawn, visits: [], records: [], readings: [], samples: [] },
+    } as unknown as SummaryJob;
+  });
+console.log('\nseasons of a company in worker threads:');
+for (const count of [500, 1000, 2000]) {
+  const begun = performance.now();
+  await new SummaryPool().run(context, jobsOf(count));
+  const seconds = (performance.now() - begun) / 1000;
+  console.log(
+    `  ${String(count).padStart(5)} lawns ${seconds.toFixed(1)} s, ${((1000 * seconds) / count).toFixed(2)} ms each, ${Math.round(process.memoryUsage().rss / 1e6)} MB`,
+  );
+}
+process.exit(0);

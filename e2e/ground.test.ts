@@ -1,0 +1,128 @@
+/**
+ * The ground, the shelf and the kerb, in Debian's Chromium on a phone: any day of the year read by
+ * thumb and by keys, a calculation, a label that outranks the library, ways to do a step, go or hold,
+ * and work that no step planned.
+ */
+import assert from 'node:assert/strict';
+import { after, before, describe, it } from 'node:test';
+import type { Page } from 'playwright-core';
+import { closeBrowsers, openBrowser, PHONE } from './browser.ts';
+import { ADDRESS, clearServer, startServer } from './testServer.ts';
+
+const LARKSPUR = '/lawns/0190de02-0000-7000-8000-000000000001';
+const PATIENCE_MS = 45_000;
+
+describe('ground, shelf and kerb, phone', { concurrency: 1 }, () => {
+  let page: Page;
+  const faults: string[] = [];
+  const id = (testId: string) => page.getByTestId(testId).first();
+  const signIn = async (who: string) => {
+    await page.goto(`${ADDRESS}/lawns`);
+    await id('email').fill(`${who}@alfombra.demo`);
+    await id('password').fill('woven-rug');
+    await id('sign-in').click();
+    await id('search').waitFor();
+  };
+
+  before(async () => {
+    await startServer({ reset: true });
+    const context = await openBrowser(PHONE);
+    page = context.pages()[0] ?? (await context.newPage());
+    page.setDefaultTimeout(PATIENCE_MS);
+    page.on('pageerror', (error) => faults.push(error.message));
+    await signIn('owner');
+  });
+  after(async () => {
+    await closeBrowsers();
+    await clearServer();
+  });
+
+  it('reads any day of the year by dragging and by keys', async () => {
+    await page.goto(`${ADDRESS}${LARKSPUR}/season`);
+    await page.getByRole('tab', { name: 'Soil and water' }).click();
+    await id('year-chart').waitFor();
+    assert.match(await id('day-card').innerText(), /April 8, 2026/);
+    const box = (await id('year-chart').boundingBox())!;
+    await page.mouse.move(box.x + box.width * 0.3, box.y + 60);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width * 0.68, box.y + 60, { steps: 8 });
+    await page.mouse.up();
+    assert.match(await id('day-card').innerText(), /September/);
+    assert.match(await id('may-seed').innerText(), /Seed: yes/);
+    await id('year-chart').focus();
+    await page.keyboard.press('End');
+    assert.match(await id('day-card').innerText(), /December 31/);
+    await page.keyboard.press('ArrowLeft');
+    assert.match(await id('day-card').innerText(), /December 30/);
+    assert.match(await id('may-feed').innerText(), /not now/);
+  });
+
+  it('has the year as a table, and the days of the thresholds', async () => {
+    assert.match(await id('thresholds').innerText(), /Crabgrass comes up\n.*55 °F at 2 in/);
+    await id('year-table').click();
+    assert.ok((await id('week-table').getByRole('row').count()) > 50);
+  });
+
+  it('works out a bag from its three numbers', async () => {
+    await page.goto(`${ADDRESS}/mix`);
+    await id('calc-search').fill('three numbers');
+    await id('to-bag-numbers').click();
+    await id('calc-n-wanted').fill('1');
+    assert.match(await id('answer-product-rate').innerText(), /4\.167 lb/);
+    await id('calc-n-pct').fill('x');
+    await page.getByText('Not a number.').waitFor();
+  });
+
+  it('says go or hold at the kerb, and holds when the turf wilts', async () => {
+    await page.goto(`${ADDRESS}${LARKSPUR}/season`);
+    await id('mix-control').click();
+    await id('kerb-verdict').waitFor();
+    await page.getByText('Wilting', { exact: true }).click();
+    assert.equal(await id('kerb-verdict').innerText(), 'Hold');
+    await page.getByText('The turf wilts').waitFor();
+  });
+
+  it('sets ways to do a step side by side', async () => {
+    await page.goto(`${ADDRESS}${LARKSPUR}/season`);
+    await id('open-choices').click();
+    assert.match(await id('choice-cheapest').innerText(), /% expected/);
+  });
+
+  it('takes a label, flags what is odd, and lets it outrank the library', async () => {
+    await page.goto(`${ADDRESS}/guide/label/new?base=herbicide:threeway-amine`);
+    await id('label-name').fill('House three-way (made up)');
+    await id('label-highPerAcre').fill('');
+    await id('keep-label').click();
+    await page.getByText('Fill this in.').waitFor();
+    await id('label-lowPerAcre').fill('0.7');
+    await id('label-highPerAcre').fill('1.5');
+    await page.getByText('instead of per acre?').waitFor();
+    await id('label-lowPerAcre').fill('20');
+    await id('label-highPerAcre').fill('40');
+    await id('keep-label').click();
+    await page.getByText('House three-way (made up)').waitFor();
+    await page.reload();
+    await page.getByText('20–40 fl oz/A').waitFor();
+  });
+
+  it('records work that no step planned, and the label judges it', async () => {
+    await page.goto(`${ADDRESS}${LARKSPUR}/record/other`);
+    await page.getByLabel('Product').selectOption('threeway-amine');
+    await id('other-amount').fill('3');
+    await id('other-next').click();
+    await id('record-pace').fill('2');
+    await id('record-calibrated').fill('3');
+    await id('finding-rate-over-label').waitFor();
+    await id('finding-pace').waitFor();
+  });
+
+  it('lets no technician change the shelf', async () => {
+    await page.context().clearCookies();
+    await page.evaluate(() => localStorage.clear());
+    await signIn('technician');
+    await page.goto(`${ADDRESS}/guide/shelf`);
+    await page.getByText('Only the owner changes the shelf.').waitFor();
+    assert.equal(await page.getByTestId('add-label').count(), 0);
+    assert.deepEqual(faults, []);
+  });
+});
