@@ -8,7 +8,6 @@
  */
 import { readFileSync } from 'node:fs';
 import {
-  checkApplication,
   diagnose,
   mixCard,
   perAcre,
@@ -17,8 +16,8 @@ import {
   per1000,
   zoneBias,
   zoneSoil,
-  type CheckContext,
 } from '@alfombra/core';
+import { checkApplication, type CheckContext } from '@alfombra/core/judging';
 import { lawnSeason } from '@alfombra/core/planning';
 import { commandSchemas, type CommandName } from '@alfombra/core/service';
 import { z } from 'zod';

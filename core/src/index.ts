@@ -1,4 +1,3 @@
-export * from './checker';
 export * from './contract';
 export * from './diagnosis';
 export * from './establish';

@@ -5,7 +5,6 @@
 import fc from 'fast-check';
 import {
   applicationsOf,
-  checkApplication,
   grasses,
   herbicide,
   localDate,
@@ -13,12 +12,12 @@ import {
   weeds,
   zoneArea,
   type Application,
-  type CheckContext,
   type GrassSlug,
   type LocalDate,
   type Region,
   type SiteFactor,
 } from './index';
+import { checkApplication, type CheckContext } from './checker';
 import { lawnSeason } from './planning';
 import { seasonDay, type SoilSeason } from './weather';
 import { testWeather } from './weather/testdata/testWeather';

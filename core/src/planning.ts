@@ -9,3 +9,4 @@ export * from './program/planSeason';
 export * from './weather/lawnRisk';
 export * from './program/scouting';
 export * from './program/stepChoices';
+export * from './contract/protection';

@@ -3,14 +3,14 @@ import { checkApplication } from './checker';
 import { parseLabelCsv, parseLabelJson, writeLabelCsv, writeLabelJson } from './formats';
 import { herbicide, treatment } from './knowledge';
 import { chooseMix, type MixQuestion } from './program/chooseMix';
+import { shelfLabelSchema } from './rates';
 import {
   inStore,
   labelledHerbicide,
   labelledTreatment,
   labelOddities,
-  shelfLabelSchema,
   unitPrice,
-} from './rates';
+} from './rates/labelled';
 
 let next = 0;
 const label = (fields: object = {}) =>

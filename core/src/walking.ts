@@ -5,3 +5,4 @@ export * from './diagnosis/fieldTests';
 export * from './knowledge/fieldTestCards';
 export * from './practice';
 export * from './program/decideOptions';
+export * from './contract/protection';

@@ -2,7 +2,6 @@ import {
   applicationRecordSchema,
   companySchema,
   customerSchema,
-  judgeRecord,
   lawnSchema,
   lawnSummarySchema,
   seasonProgressSchema,
@@ -15,8 +14,6 @@ import {
   weatherBundleSchema,
   zoneArea,
   type ApplicationRecord,
-  type ApplicationRecordBody,
-  type Company,
   type CompanyUpdate,
   type Customer,
   type CustomerBody,
@@ -191,15 +188,33 @@ export function useRecords(id: string) {
   const query = useOfLawn<ApplicationRecord>(id, 'records', 'record', applicationRecordSchema);
   const company = useCompany().data;
   const lawn = useLawn(id).data;
+  // A pending record has not been judged by the server; the judge comes with the
+  // screens that write records.
+  const pending = (query.data ?? []).some(
+    (record) => !(record as Partial<ApplicationRecord>).findings,
+  );
+  const judge = useQuery({
+    queryKey: ['judge'],
+    queryFn: async () => (await import('@/features/deepScreens')).judgeRecord,
+    enabled: pending,
+    persister: undefined,
+    networkMode: 'always',
+    staleTime: Infinity,
+  }).data;
   const data = useMemo(
     () =>
       query.data?.map((record) =>
-        // A pending record has not been judged by the server.
-        (record as Partial<ApplicationRecord>).findings || !lawn || !company
+        (record as Partial<ApplicationRecord>).findings
           ? record
-          : { ...record, findings: judgeRecord(record, lawn, query.data ?? [], company.policy) },
+          : {
+              ...record,
+              findings:
+                judge && lawn && company
+                  ? judge(record, lawn, query.data ?? [], company.policy)
+                  : [],
+            },
       ),
-    [query.data, lawn, company],
+    [query.data, judge, lawn, company],
   );
   return { ...query, data };
 }
@@ -253,7 +268,7 @@ function staleAfter(kind: DocumentKind, lawnId: string | null): QueryKey[] {
 }
 
 /** Writes a document through the outbox: kept on the device first, then sent. */
-function useWrite<Input, Result>(
+export function useWrite<Input, Result>(
   lawnId: string | null,
   toWrite: (input: Input) => {
     kind: DocumentKind;
@@ -359,26 +374,6 @@ export function usePutVisit(lawnId: string) {
       base: copy.ofLawn(lawnId, 'visits', id),
     }),
     ({ id }) => id,
-  );
-}
-
-/** Writes a record and gives it back as the checker judges it. */
-export function usePutRecord(lawn: Lawn, company: Company) {
-  const others = useRecords(lawn.id).data ?? [];
-  return useWrite(
-    lawn.id,
-    ({ id, body }: { id: string; body: ApplicationRecordBody }) => ({
-      kind: 'record',
-      id,
-      body,
-      base: null,
-    }),
-    ({ id, body }, sent): ApplicationRecord => ({
-      ...body,
-      id,
-      version: sent?.version ?? 0,
-      findings: judgeRecord({ ...body, id }, lawn, others, company.policy),
-    }),
   );
 }
 

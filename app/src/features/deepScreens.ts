@@ -32,3 +32,6 @@ export { MixScreen } from './mix/MixScreen';
 export { StepMixScreen } from './mix/StepMixScreen';
 export { KeyScreen } from './key/KeyScreen';
 export { PlanScreen } from './plan/PlanScreen';
+
+/** Not a screen, but only they need it; a chunk of its own would be shared and so come first. */
+export { judgeRecord } from '@alfombra/core/judging';

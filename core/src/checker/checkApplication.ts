@@ -8,7 +8,8 @@ import {
   type Herbicide,
 } from '../knowledge';
 import type { StandShare } from '../lawn';
-import { labelledHerbicide, type Application, type Material, type ShelfLabel } from '../rates';
+import type { Application, Material, ShelfLabel } from '../rates';
+import { labelledHerbicide } from '../rates/labelled';
 import { daysBetween, localDate, monthOf, type LocalDate } from '../units';
 import { activeLoad } from './activeLoad';
 import { checkDay, type Ordinance } from './checkDay';

@@ -1,5 +1,6 @@
 import { rotationRules, treatment, type Treatment } from '../knowledge';
-import { labelledTreatment, type Application, type ShelfLabel } from '../rates';
+import type { Application, ShelfLabel } from '../rates';
+import { labelledTreatment } from '../rates/labelled';
 import { daysBetween, localDate } from '../units';
 import type { CheckContext } from './checkApplication';
 import type { CheckFinding } from './finding';

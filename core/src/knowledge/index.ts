@@ -1,4 +1,4 @@
-export * from './amendments';
+export * from './amendmentProducts';
 export * from './application';
 export * from './causes';
 export * from './diagnosisModel';

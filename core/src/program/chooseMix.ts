@@ -8,7 +8,8 @@ import {
   type ToleranceCondition,
 } from '../knowledge';
 import { efficacy, stageFactor } from '../knowledge/efficacy';
-import { activesOf, meanResidual, shelfHerbicides, type ShelfLabel } from '../rates';
+import { activesOf, meanResidual, type ShelfLabel } from '../rates';
+import { shelfHerbicides } from '../rates/labelled';
 import { SQUARE_FEET_PER_ACRE, type LocalDate } from '../units';
 import type { Exclusion, Reason } from './reason';
 import { rateCap, recipeOverCap, standTolerance } from './tolerance';

@@ -1,6 +1,7 @@
 import { rotationRules, treatments, type Treatment } from '../knowledge';
 import { preventionWindows } from '../knowledge/preventionWindows';
-import { labelledTreatment, materialRatePerAcre } from '../rates';
+import { materialRatePerAcre } from '../rates';
+import { labelledTreatment } from '../rates/labelled';
 import {
   addDays,
   daysBetween,

@@ -1,5 +1,6 @@
 import { applicationRules, grass, herbicide } from '../knowledge';
-import { inStore, mixComponents, type MixProduct } from '../rates';
+import { mixComponents, type MixProduct } from '../rates';
+import { inStore } from '../rates/labelled';
 import { daysBetween, localDate, type LocalDate } from '../units';
 import type { MixAnswer, MixQuestion, Target } from './chooseMix';
 import { expectedDay, toleranceConditions } from './sprayDay';

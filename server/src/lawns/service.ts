@@ -1,5 +1,4 @@
 import {
-  decidedIn,
   lawnBodySchema,
   type ApplicationRecordBody,
   type Company,
@@ -12,7 +11,7 @@ import {
   type VisitBody,
   type WeatherBundle,
 } from '@alfombra/core';
-import { sightingsOf, type Sighting } from '@alfombra/core/planning';
+import { sightingsOf, type Sighting, decidedIn } from '@alfombra/core/planning';
 import type { DocumentStore, Stored } from '../documents/store';
 import { HttpFailure } from '../http/failure';
 import type { WeatherService } from '../weather/service';

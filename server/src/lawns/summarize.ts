@@ -1,18 +1,14 @@
 import {
   daysBetween,
-  decidedIn,
   findingsOf,
   laboratoryDays,
-  lapsedByZone,
   lawnBodySchema,
-  protectionOf,
   seasonRequestSchema,
   zoneArea,
   type ApplicationRecordBody,
   type Company,
   type LawnBody,
   type LawnSummary,
-  type Protection,
   type ReadingBody,
   type SoilSampleBody,
   type SoilSeason,
@@ -20,7 +16,16 @@ import {
   type VisitBody,
   type WeatherBundle,
 } from '@alfombra/core';
-import { lawnSeason, riskOfLawn, scoutAlerts, type Sighting } from '@alfombra/core/planning';
+import {
+  lawnSeason,
+  riskOfLawn,
+  scoutAlerts,
+  type Sighting,
+  decidedIn,
+  lapsedByZone,
+  protectionOf,
+  type Protection,
+} from '@alfombra/core/planning';
 import type { Stored } from '../documents/store';
 import { standInLaboratory } from '../standins/soilLaboratory';
 

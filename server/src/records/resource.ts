@@ -1,10 +1,9 @@
 import {
   applicationRecordBodySchema,
-  judgeRecord,
   type ApplicationRecordBody,
-  type CheckFinding,
   type LawnBody,
 } from '@alfombra/core';
+import { judgeRecord, type CheckFinding } from '@alfombra/core/judging';
 import type { CompanyService } from '../companies/service';
 import type { LawnDocumentOptions } from '../documents/lawnDocumentRoutes';
 import type { DocumentStore, Stored } from '../documents/store';

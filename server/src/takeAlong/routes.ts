@@ -1,5 +1,4 @@
 import {
-  judgeRecord,
   type ApplicationRecordBody,
   type Company,
   type CustomerBody,
@@ -10,6 +9,7 @@ import {
   type VisitBody,
   type WeatherBundle,
 } from '@alfombra/core';
+import { judgeRecord } from '@alfombra/core/judging';
 import { Router } from 'express';
 import type { CompanyService } from '../companies/service';
 import { presentCustomer } from '../customers/routes';

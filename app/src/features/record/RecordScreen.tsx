@@ -1,16 +1,17 @@
 import {
   applicationsOf,
-  checkApplication,
   zoneArea,
   type ApplicationRecord,
   type Material,
   type Step,
 } from '@alfombra/core';
+import { checkApplication } from '@alfombra/core/judging';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { usePutRecord, useSession } from '@/api/queries';
+import { usePutRecord } from '@/api/putRecord';
+import { useSession } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import { materialName } from '@/features/season/productWords';
 import type { SeasonQuestion } from '@/features/season/seasonView';

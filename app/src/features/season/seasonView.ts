@@ -1,7 +1,5 @@
 import {
-  decidedIn,
   findingsOf,
-  lapsedByZone,
   monthOf,
   responseAtDepth,
   SEASON_DEPTH_IN,
@@ -28,6 +26,8 @@ import {
   type Risk,
   type Sighting,
   type StepChoices,
+  decidedIn,
+  lapsedByZone,
 } from '@alfombra/core/planning';
 
 /** What the screens show of a zone's soil: plain data, so that it can leave a worker. */

@@ -2,11 +2,11 @@ import {
   fertilizers,
   grasses,
   herbicides,
-  labelOddities,
   treatments,
   type GrassSlug,
   type ShelfLabel,
 } from '@alfombra/core';
+import { labelOddities } from '@alfombra/core/judging';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';

@@ -1,11 +1,5 @@
-import {
-  fertilizers,
-  herbicides,
-  labelOddities,
-  treatments,
-  unitPrice,
-  type ShelfLabel,
-} from '@alfombra/core';
+import { fertilizers, herbicides, treatments, type ShelfLabel } from '@alfombra/core';
+import { labelOddities, unitPrice } from '@alfombra/core/judging';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';

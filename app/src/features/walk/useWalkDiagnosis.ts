@@ -1,15 +1,13 @@
 import {
-  decidedIn,
   diagnose,
   diagnosisInputSchema,
   monthOf,
-  protectionOf,
   type Diagnosis,
   type DiagnosisInput,
   type Posture,
   type Zone,
 } from '@alfombra/core';
-import { gatheredSigns, type GatheredSign } from '@alfombra/core/walking';
+import { gatheredSigns, type GatheredSign, decidedIn, protectionOf } from '@alfombra/core/walking';
 import { useMemo } from 'react';
 import { useRecords, useSamples } from '@/api/queries';
 import type { SeasonQuestion, SeasonView } from '@/features/season/seasonView';
