@@ -8,7 +8,6 @@
  */
 import { readFileSync } from 'node:fs';
 import {
-  diagnose,
   mixCard,
   perAcre,
   toPer1000,
@@ -17,6 +16,7 @@ import {
   zoneBias,
   zoneSoil,
 } from '@alfombra/core';
+import { diagnose } from '@alfombra/core/walking';
 import { checkApplication, type CheckContext } from '@alfombra/core/judging';
 import { lawnSeason } from '@alfombra/core/planning';
 import { commandSchemas, type CommandName } from '@alfombra/core/service';

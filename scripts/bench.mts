@@ -7,7 +7,6 @@ import {
   climateNormals,
   companySchema,
   mergeDocuments,
-  diagnose,
   diagnosisInputSchema,
   localDate,
   mixCard,
@@ -25,7 +24,7 @@ import { hindcast, lawnYear } from '@alfombra/core/ground';
 import { identify, type KeyInput } from '@alfombra/core/key';
 import { moveCorner, snapPoint, zoneOverlaps } from '@alfombra/core/measuring';
 import { chooseWalks, exactWalks, lawnSeason } from '@alfombra/core/planning';
-import { askUntil, drawCase } from '@alfombra/core/walking';
+import { askUntil, drawCase, diagnose } from '@alfombra/core/walking';
 import loadHighs from 'highs';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';

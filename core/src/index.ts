@@ -1,5 +1,5 @@
 export * from './contract';
-export * from './diagnosis';
+export * from './diagnosis/diagnosisInput';
 export * from './establish';
 export * from './fertility';
 export * from './knowledge';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { cause } from '../knowledge';
-import { answersSchema, countTestInputSchema } from '../diagnosis';
+import { answersSchema, countTestInputSchema } from '../diagnosis/diagnosisInput';
 import { fieldTestInputSchema } from '../diagnosis/fieldTests';
 import { weedFindingSchema, zoneFindingSchema, type ZoneFinding } from '../program';
 import { localDateSchema } from '../weather';

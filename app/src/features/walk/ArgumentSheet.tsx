@@ -1,4 +1,5 @@
-import { argument, type DiagnosisInput, type SignArgument } from '@alfombra/core';
+import { type DiagnosisInput } from '@alfombra/core';
+import { argument, type SignArgument } from '@alfombra/core/walking';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { number, percent, Sheet, Tag, Words } from '@/ui';

@@ -1,5 +1,5 @@
-import { UNKNOWN_CAUSE, type Diagnosis, type LocalDate } from '@alfombra/core';
-import { fieldTestCard } from '@alfombra/core/walking';
+import { type LocalDate } from '@alfombra/core';
+import { fieldTestCard, UNKNOWN_CAUSE, type Diagnosis } from '@alfombra/core/walking';
 import { useTranslation } from 'react-i18next';
 import { FieldTestSteps } from '@/features/fieldTests/FieldTestSteps';
 import { Card, Chip, Field, percent, Title, Words } from '@/ui';

@@ -1,5 +1,5 @@
-import { countTests, countTestVerdict, type CountTestInput, type StandShare } from '@alfombra/core';
-import { fieldTestCard } from '@alfombra/core/walking';
+import { countTests, type CountTestInput, type StandShare } from '@alfombra/core';
+import { fieldTestCard, countTestVerdict } from '@alfombra/core/walking';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';

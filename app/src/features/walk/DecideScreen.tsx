@@ -1,16 +1,19 @@
 import {
-  answeredSigns,
   causes,
   desiredCover,
   findingsOf,
   mainGrass,
-  UNKNOWN_CAUSE,
   weeds as allWeeds,
   type Decision,
   type VisitBody,
   zoneArea,
 } from '@alfombra/core';
-import { decideOptions, growingWeeksLeft } from '@alfombra/core/walking';
+import {
+  decideOptions,
+  growingWeeksLeft,
+  answeredSigns,
+  UNKNOWN_CAUSE,
+} from '@alfombra/core/walking';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';

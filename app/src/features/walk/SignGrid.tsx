@@ -1,4 +1,5 @@
-import { signs, type NextCheck, type Posture } from '@alfombra/core';
+import { signs, type Posture } from '@alfombra/core';
+import { type NextCheck } from '@alfombra/core/walking';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';

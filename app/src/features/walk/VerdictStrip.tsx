@@ -1,4 +1,5 @@
-import { countTests, UNKNOWN_CAUSE, type Diagnosis, type NextCheck } from '@alfombra/core';
+import { countTests } from '@alfombra/core';
+import { UNKNOWN_CAUSE, type Diagnosis, type NextCheck } from '@alfombra/core/walking';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import { Pressable, View } from 'react-native';

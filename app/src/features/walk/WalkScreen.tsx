@@ -4,10 +4,9 @@ import {
   signs,
   zoneArea,
   type CountTestInput,
-  type NextCheck,
   type Patch,
 } from '@alfombra/core';
-import { fieldTestCard, fieldTestCards } from '@alfombra/core/walking';
+import { fieldTestCard, fieldTestCards, type NextCheck } from '@alfombra/core/walking';
 import { useRouter } from 'expo-router';
 import { useCallback, useState } from 'react';
 import { useTranslation } from 'react-i18next';

@@ -1,10 +1,5 @@
-import {
-  diagnose,
-  diagnosisInputSchema,
-  localDate,
-  visitSchema,
-  type VisitBody,
-} from '@alfombra/core';
+import { diagnosisInputSchema, localDate, visitSchema, type VisitBody } from '@alfombra/core';
+import { diagnose } from '@alfombra/core/walking';
 import { fireEvent, render, screen } from '@testing-library/react';
 import '@/i18n/deepWords';
 import { CannotTellCard } from './CannotTellCard';

@@ -1,13 +1,18 @@
 import {
-  diagnose,
   diagnosisInputSchema,
   monthOf,
-  type Diagnosis,
   type DiagnosisInput,
   type Posture,
   type Zone,
 } from '@alfombra/core';
-import { gatheredSigns, type GatheredSign, decidedIn, protectionOf } from '@alfombra/core/walking';
+import {
+  gatheredSigns,
+  type GatheredSign,
+  decidedIn,
+  protectionOf,
+  diagnose,
+  type Diagnosis,
+} from '@alfombra/core/walking';
 import { useMemo } from 'react';
 import { useRecords, useSamples } from '@/api/queries';
 import type { SeasonQuestion, SeasonView } from '@/features/season/seasonView';
