@@ -167,6 +167,6 @@ it('plans nothing that the checker calls an exceedance', () => {
         }
       },
     ),
-    { numRuns: 60 },
+    { numRuns: 30 },
   );
 });
