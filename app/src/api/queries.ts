@@ -4,7 +4,6 @@ import {
   customerSchema,
   lawnSchema,
   lawnSummarySchema,
-  seasonProgressSchema,
   photoSchema,
   readingSchema,
   reportSchema,
@@ -114,15 +113,6 @@ export function useLawns() {
   const data = useMemo(() => overlaySummaries(query.data, writes), [query.data, writes]);
   return { ...query, data };
 }
-
-/** Asked while the list is waited for. */
-export const useSeasonProgress = () =>
-  useQuery({
-    queryKey: ['progress'],
-    queryFn: () => request(seasonProgressSchema, 'GET', '/api/lawns/progress'),
-    refetchInterval: 1000,
-    persister: undefined,
-  });
 
 export function useLawn(id: string) {
   const query = useQuery({

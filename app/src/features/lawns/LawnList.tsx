@@ -4,7 +4,7 @@ import type { TFunction } from 'i18next';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { useLawns, useSeasonProgress } from '@/api/queries';
+import { useLawns } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import {
   Button,
@@ -82,7 +82,7 @@ export function LawnList({ chosenId }: { chosenId: string | null }) {
       {lawns.error && !lawns.data ? (
         <Failed message={words(lawns.error)} onRetry={() => void lawns.refetch()} />
       ) : !lawns.data ? (
-        <Working />
+        <Loading what={t('lawns.working')} />
       ) : found.length === 0 ? (
         <View className="items-center gap-3">
           <Empty title={t('lawns.nothingFound', { query })} />
@@ -123,14 +123,5 @@ export function LawnList({ chosenId }: { chosenId: string | null }) {
         </View>
       )}
     </Screen>
-  );
-}
-
-/** How far the server is with the seasons of many lawns. */
-function Working() {
-  const { t } = useTranslation();
-  const { data } = useSeasonProgress();
-  return (
-    <Loading what={data && data.total > 0 ? t('lawns.workingOf', data) : t('lawns.working')} />
   );
 }
