@@ -12,6 +12,8 @@ const SITE: readonly SiteFactor[] = ['full-sun-short'];
 /** Harmonics of the yearly wave that normals are smoothed to: a few years leave no finer truth. */
 const HARMONICS = 2;
 const YEAR = 366;
+/** A projection wants a month of weather and the soil's own warm-up behind it. */
+const LEAST_KNOWN_DAYS = 35;
 
 /** Least squares on a constant and the first harmonics, evaluated on each day of the year. */
 function smooth(values: readonly { day: number; value: number }[]): number[] {
@@ -111,50 +113,51 @@ export function hindcast(
     });
     return season.crossing(thresholdF, direction, year)?.date ?? null;
   });
-  return leads.flatMap((leadDays) => {
-    let cases = 0;
-    let projected = 0;
-    let calendar = 0;
-    let within = 0;
-    years.forEach(({ year, days }, index) => {
-      const day = truth[index];
-      if (!day) return;
-      const today = addDays(day, -leadDays) as LocalDate;
-      const start = localDate(`${year}-01-01`);
-      const known = daysBetween(start, today) + 1;
-      const others = years.filter((other) => other.year !== year);
-      const dates = truth.flatMap((date, other) =>
-        date && other !== index ? [dayOfYear(date)] : [],
-      );
-      if (known < 35 || dates.length === 0) return;
-      const climate = normalsOf(others);
+  const rows = leads.map((leadDays) => ({
+    leadDays,
+    cases: 0,
+    projected: 0,
+    calendar: 0,
+    within: 0,
+  }));
+  years.forEach(({ year, days }, index) => {
+    const day = truth[index];
+    const dates = truth.flatMap((date, other) =>
+      date && other !== index ? [dayOfYear(date)] : [],
+    );
+    if (!day || dates.length === 0) return;
+    const mean = dates.reduce((sum, value) => sum + value, 0) / dates.length;
+    const others = years.filter((other) => other.year !== year);
+    const climate = normalsOf(others);
+    const past = pastOf(others, climate);
+    for (const row of rows) {
+      const today = addDays(day, -row.leadDays);
+      const known = daysBetween(localDate(`${year}-01-01`), today) + 1;
+      if (known < LEAST_KNOWN_DAYS) continue;
       const season = soilSeason({
         ...base,
         today,
         measured: days.slice(0, known),
         forecast: forecast(year, today),
         climate,
-        past: pastOf(others, climate),
+        past,
         until: localDate(`${year + 1}-01-14`),
       });
       const told = season.crossing(thresholdF, direction, year);
-      if (!told) return;
-      cases += 1;
-      projected += Math.abs(daysBetween(day, told.date));
-      const mean = dates.reduce((sum, value) => sum + value, 0) / dates.length;
-      calendar += Math.abs(dayOfYear(day) - mean);
-      if (told.early <= day && day <= told.late) within += 1;
-    });
-    return cases === 0
-      ? []
-      : [
-          {
-            leadDays,
-            cases,
-            projected: projected / cases,
-            calendar: calendar / cases,
-            within: within / cases,
-          },
-        ];
+      if (!told) continue;
+      row.cases += 1;
+      row.projected += Math.abs(daysBetween(day, told.date));
+      row.calendar += Math.abs(dayOfYear(day) - mean);
+      if (told.early <= day && day <= told.late) row.within += 1;
+    }
   });
+  return rows
+    .filter(({ cases }) => cases > 0)
+    .map(({ leadDays, cases, projected, calendar, within }) => ({
+      leadDays,
+      cases,
+      projected: projected / cases,
+      calendar: calendar / cases,
+      within: within / cases,
+    }));
 }

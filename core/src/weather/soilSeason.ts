@@ -12,6 +12,7 @@ import { meanAir, type ClimateDay, type DailyWeather, type PastYear } from './da
 import { fiveDayMean } from './fiveDayMean';
 import { normalDraws, seededRandom } from './seededRandom';
 import { responseAtDepth, siteOffset, soilStep } from './soilModel';
+import { SPELL_DAYS, SPELL_FADES_DAYS, spellShare } from './spellShare';
 
 /** Everything that the soil of one site is worked out from. */
 export interface SoilSeasonInput {
@@ -40,7 +41,7 @@ export interface SoilSeasonInput {
 export interface SoilCrossing {
   thresholdF: number;
   direction: 'rising' | 'falling';
-  /** Middle of the projection, or the measured day. */
+  /** Day expected over the simulated years, or the measured day. */
   date: LocalDate;
   /** One simulated year in ten is earlier, one in ten later. */
   early: LocalDate;
@@ -78,10 +79,6 @@ const PERSISTENCE = 0.75;
 const DEFAULT_MEMBERS = 40;
 /** Fewer years than this make no band of their own. */
 const LEAST_PAST_YEARS = 8;
-/** A spell of a month outlasts a single day's weather: its share, and the days it takes to fade. */
-const SPELL_DAYS = 30;
-const SPELL_SHARE = 0.2;
-const SPELL_FADES_DAYS = 45;
 
 function quantile(sorted: ArrayLike<number>, p: number): number {
   const position = (sorted.length - 1) * p;
@@ -133,6 +130,8 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
   const future = Math.max(0, total - measuredDays);
   const lastNormal = normal[measuredDays - 1] as ClimateDay;
   const anomalyToday = meanAir(last) - meanAir(lastNormal);
+  const past = input.past ?? [];
+  const lasting = spellShare(past);
   const spellDays = Math.min(SPELL_DAYS, measuredDays);
   let spell = 0;
   for (let index = measuredDays - spellDays; index < measuredDays; index += 1) {
@@ -147,14 +146,13 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
   const innovation = Math.sqrt(1 - PERSISTENCE ** 2);
   const history = Float64Array.from(measuredSoil, (value) => value + biasF);
   const step = { response };
-  const past = input.past ?? [];
   const ownYears = past.length >= LEAST_PAST_YEARS;
   // What of a departure is left after so many days, and how much of a year's own weather has come in.
   const fading = new Float64Array(future);
   const left = new Float64Array(future);
   const own = new Float64Array(future);
   for (let lead = 0; lead < future; lead += 1) {
-    fading[lead] = SPELL_SHARE * spell * Math.exp(-lead / SPELL_FADES_DAYS);
+    fading[lead] = lasting * spell * Math.exp(-lead / SPELL_FADES_DAYS);
     left[lead] = PERSISTENCE ** Math.max(0, lead - toldMean.length + 1);
     own[lead] = Math.sqrt(1 - left[lead]! ** 2);
   }
@@ -165,7 +163,7 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
     const year = ownYears ? past[member >> 1]!.anomalyF : null;
     const sign = member % 2 === 0 ? 1 : -1;
     let ground = soilToday;
-    let anomaly = anomalyToday - SPELL_SHARE * spell;
+    let anomaly = anomalyToday - lasting * spell;
     let error = 0;
     for (let lead = 0; lead < future; lead += 1) {
       const index = measuredDays + lead;
@@ -255,15 +253,23 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
       .filter((day): day is number => day !== null)
       .sort((a, b) => a - b);
     if (found.length === 0 || found.length * 2 < members.length) return null;
-    const at = (p: number) => addDays(start, Math.round(quantile(found, p)));
-    const middle = at(0.5);
+    const settled = (day: number) => day + confirmDays <= measuredDays;
+    const median = quantile(found, 0.5);
+    const early = quantile(found, 0.1);
+    const late = quantile(found, 0.9);
+    // The mean of years and their mirror images scatters less than their median. Where some of them
+    // keep a crossing that was measured and most take it back, it is to come: those tell the day.
+    const ahead = found.filter((day) => !settled(day));
+    const mean = ahead.reduce((sum, day) => sum + day / ahead.length, 0);
+    const measured = settled(median);
+    const on = (day: number) => addDays(start, Math.round(day));
     return {
       thresholdF,
       direction,
-      date: middle,
-      early: at(0.1),
-      late: at(0.9),
-      measured: daysBetween(middle, today) >= confirmDays - 1,
+      date: on(measured ? median : Math.min(late, Math.max(early, mean))),
+      early: on(early),
+      late: on(late),
+      measured,
       share: found.length / members.length,
     };
   };
