@@ -23,7 +23,7 @@ import {
 import { hindcast, lawnYear } from '@alfombra/core/ground';
 import { identify, type KeyInput } from '@alfombra/core/key';
 import { moveCorner, snapPoint, zoneOverlaps } from '@alfombra/core/measuring';
-import { chooseWalks, exactWalks, lawnSeason } from '@alfombra/core/planning';
+import { exactWalks, lawnSeason } from '@alfombra/core/planning';
 import { askUntil, drawCase, diagnose } from '@alfombra/core/walking';
 import loadHighs from 'highs';
 import { readFileSync } from 'node:fs';
@@ -265,48 +265,9 @@ for (const [low, high] of [
   );
 }
 
-// The exact choice: how long it takes for many weeds and the whole library, and whether an independent
-// solver agrees.
-const EIGHT = [
-  'dandelion',
-  'white-clover',
-  'ground-ivy',
-  'yellow-nutsedge',
-  'large-crabgrass',
-  'spotted-spurge',
-  'wild-violet',
-  'yellow-woodsorrel',
-];
-const turf: GrassSlug[] = ['kentucky-bluegrass', 'tall-fescue', 'bermuda-hybrid', 'st-augustine'];
-const waits: number[] = [];
-for (let round = 0; round < 30; round += 1) {
-  for (const grass of turf) {
-    const begun = performance.now();
-    chooseWalks({
-      mode: 'post',
-      grasses: [grass],
-      targets: EIGHT.map((weed) => ({ weed, targetPct: 80 })),
-      treatedFt2: 6000,
-      airHighF: 75,
-      conditions: new Set(['green']),
-      drought: false,
-      treeRoots: false,
-      sensitivePlants: false,
-      weeksToSeeding: null,
-      weeksSinceEmergence: null,
-      residential: true,
-      certified: true,
-      confirmedLabels: new Set(),
-      walks: 1,
-    });
-    if (round > 5) waits.push(performance.now() - begun);
-  }
-}
-waits.sort((a, b) => a - b);
-const at = (share: number) => waits[Math.floor(share * (waits.length - 1))]!.toFixed(1);
-console.log(
-  `\nways to do a step, eight weeds, whole library: ${at(0.5)} ms, 95 % within ${at(0.95)} ms`,
-);
+// The exact choice: how long it takes in the browser, and whether an independent solver agrees.
+console.log('');
+await import('../e2e/choiceSpeed');
 const SOLVED = 3000;
 const highs = await loadHighs();
 let agree = 0;

@@ -94,6 +94,24 @@ function prodiamineStep(weeks: number) {
   return [...prodiamineSteps].reverse().find((step) => step.waitWeeks <= weeks);
 }
 
+/**
+ * Share of the full effect that a rate has: all of it in the upper half of the label's range, whose
+ * top is for the oldest weeds; the light effect at the lowest rate; evenly to nothing below (cautious
+ * straight lines, from memory: response to dose is S-shaped).
+ */
+export function doseEffect(
+  { rate: [lowest, high] }: Pick<Herbicide, 'rate'>,
+  ratePerAcre: number,
+): number {
+  const { lightEffect } = applicationRules;
+  const low = lowest ?? high;
+  const middle = (low + high) / 2;
+  if (ratePerAcre >= middle - 1e-9) return 1;
+  return ratePerAcre <= low
+    ? (lightEffect * ratePerAcre) / low
+    : lightEffect + ((1 - lightEffect) * (ratePerAcre - low)) / (middle - low);
+}
+
 function chooseRate(
   product: Herbicide,
   question: MixQuestion,
@@ -111,9 +129,10 @@ function chooseRate(
   }
   const [low, high] = product.rate;
   const wanted = light ? (low ?? high) : high;
+  const ratePerAcre = Math.min(wanted, cap);
   return {
-    ratePerAcre: Math.min(wanted, cap),
-    effect: light ? applicationRules.lightEffect : 1,
+    ratePerAcre,
+    effect: Math.min(light ? applicationRules.lightEffect : 1, doseEffect(product, ratePerAcre)),
   };
 }
 

@@ -9,7 +9,7 @@ import {
   type MixQuestion,
   type Target,
 } from './chooseMix';
-import { walkSolver, type WalkPlan, type WalkProblem } from './exactWalks';
+import { walkSolver, type SolveOptions, type WalkPlan, type WalkProblem } from './exactWalks';
 import type { Exclusion } from './reason';
 import { Usage } from './usage';
 
@@ -153,12 +153,12 @@ const weaker = (targets: readonly Target[]): Target[] =>
 export function chooseWalks(question: MixQuestion, mostWalks = MOST_WALKS): WalksAnswer {
   const { feasible, excluded } = screenAll(question);
   const solver = walkSolver(problemOf(question, feasible, mostWalks));
-  const solve = (targets: readonly Target[], options?: { walks?: number; keep?: number }) =>
+  const solve = (targets: readonly Target[], options?: SolveOptions) =>
     solver.solve(
       targets.map(({ targetPct }) => survivors(targetPct / 100)),
       options,
     );
-  const plans = solve(question.targets, { keep: 2 });
+  const { plans, fewest } = solve(question.targets, { keep: 2 });
   const cheapest = plans[0];
   const options: WalksOption[] = [];
   const same = (a: WalkPlan, b: WalkPlan) => JSON.stringify(a.walks) === JSON.stringify(b.walks);
@@ -169,18 +169,12 @@ export function chooseWalks(question: MixQuestion, mostWalks = MOST_WALKS): Walk
     options.push(optionOf(kind, plan, question, feasible));
   };
   add('cheapest', cheapest);
-  if (cheapest) {
-    for (let walks = 1; walks < cheapest.walks.length; walks += 1) {
-      const [fewer] = solve(question.targets, { walks, keep: 1 });
-      if (fewer) {
-        add('fewest-walks', fewer);
-        break;
-      }
-    }
+  if (cheapest && fewest && fewest.walks.length < cheapest.walks.length) {
+    add('fewest-walks', fewest);
   }
   add('runner-up', plans[1]);
-  const [less] = solve(weaker(question.targets), { keep: 1 });
-  if (less && (!cheapest || less.cost < cheapest.cost - WORTH_SAVING)) add('weaker', less);
+  const below = cheapest ? cheapest.cost - WORTH_SAVING : Infinity;
+  add('weaker', solve(weaker(question.targets), { keep: 1, below }).plans[0]);
   return { options, excluded };
 }
 
@@ -193,15 +187,17 @@ export function relaxedWishes(question: MixQuestion, mostWalks = MOST_WALKS): Re
   const solver = walkSolver(problemOf(question, feasible, mostWalks));
   const needOf = (targets: readonly Target[]) =>
     targets.map(({ targetPct }) => survivors(targetPct / 100));
-  const cheapest = solver.solve(needOf(question.targets), { keep: 1 })[0];
+  const cheapest = solver.solve(needOf(question.targets), { keep: 1 }).plans[0];
   if (!cheapest) return [];
   return question.targets.flatMap((target, index): Relaxed[] => {
     for (const targetPct of [target.targetPct - RELAX_BY, 0]) {
       const asked = question.targets.map((own, at) => (at === index ? { ...own, targetPct } : own));
       if (asked.every((own) => own.targetPct <= 0)) continue;
-      const [plan] = solver.solve(needOf(asked), { keep: 1 });
-      const saves = plan ? cheapest.cost - plan.cost : 0;
-      if (saves >= WORTH_SAVING) return [{ weed: target.weed, targetPct, savesUsdInvented: saves }];
+      const below = cheapest.cost - WORTH_SAVING;
+      const [plan] = solver.solve(needOf(asked), { keep: 1, below }).plans;
+      if (plan) {
+        return [{ weed: target.weed, targetPct, savesUsdInvented: cheapest.cost - plan.cost }];
+      }
     }
     return [];
   });
