@@ -5,6 +5,7 @@
 import fc from 'fast-check';
 import { checkApplication } from './checker';
 import { GRASS_SLUGS, grass, herbicide, weeds, type GrassSlug } from './knowledge';
+import { cases } from './testdata/cases';
 import { addDays, localDate, SQUARE_FEET_PER_ACRE } from './units';
 import { chooseMix, screenAll, targetControl, type MixQuestion } from './program/chooseMix';
 import { chooseWalks, relaxedWishes } from './program/chooseWalks';
@@ -78,7 +79,7 @@ it('never costs more than the best single mix, and says what each way leaves ali
         if (option.kind !== 'weaker') expect(option.misses).toEqual([]);
       }
     }),
-    { numRuns: 60 },
+    cases(60),
   );
 });
 it('chooses nothing that the checker calls an exceedance, over its walks', () => {
@@ -113,7 +114,7 @@ it('chooses nothing that the checker calls an exceedance, over its walks', () =>
         }
       }
     }),
-    { numRuns: 60, seed: 5 },
+    { ...cases(60), seed: 5 },
   );
 });
 it('another desired grass never adds a product', () => {
@@ -124,7 +125,7 @@ it('another desired grass never adds a product', () => {
       const two = passing(asked({ ...sample, grasses: [...new Set([...sample.grasses, extra])] }));
       expect(two.filter((slug) => !one.includes(slug))).toEqual([]);
     }),
-    { numRuns: 200 },
+    cases(200),
   );
 });
 it('costs in proportion to the area but for the walk, and tells what less would save', () => {

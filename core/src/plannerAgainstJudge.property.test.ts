@@ -19,6 +19,7 @@ import {
 } from './index';
 import { checkApplication, type CheckContext } from './checker';
 import { lawnSeason } from './planning';
+import { cases } from './testdata/cases';
 import { seasonDay, type SoilSeason } from './weather';
 import { testWeather } from './weather/testdata/testWeather';
 import { testZone } from './program/testdata/testLawn';
@@ -143,7 +144,7 @@ it('never plans what the checker would call an exceedance', () => {
         }
       }
     }),
-    { numRuns: 100, seed: 20261125 },
+    { ...cases(100), seed: 20261125 },
   );
 });
 
@@ -171,7 +172,7 @@ it('keeps the turf and the heat safe on the first and the last day of every spra
         }
       }
     }),
-    { numRuns: 40, seed: 7 },
+    { ...cases(40), seed: 7 },
   );
 });
 
@@ -188,7 +189,7 @@ it('never plans seed and a pre-emergent that shut each other out, and holds both
         expect(ids).not.toContain(clash.prevent.id);
       }
     }),
-    { numRuns: 50, seed: 11 },
+    { ...cases(50), seed: 11 },
   );
   expect(clashes).toBeGreaterThan(5);
 });

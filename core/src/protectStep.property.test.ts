@@ -5,6 +5,7 @@ import { causes, treatment } from './knowledge';
 import { preventionWindows } from './knowledge/preventionWindows';
 import { zoneArea } from './lawn';
 import type { Application } from './rates';
+import { cases } from './testdata/cases';
 import { addDays, localDate, type LocalDate } from './units';
 import { testWeather } from './weather/testdata/testWeather';
 import { applicationsOf } from './program/applicationsOf';
@@ -167,6 +168,6 @@ it('plans nothing that the checker calls an exceedance', () => {
         }
       },
     ),
-    { numRuns: 30 },
+    cases(30),
   );
 });

@@ -1,5 +1,6 @@
 /** The hour of a job: common practice; a label's ceiling is held against the day's high. */
 import fc from 'fast-check';
+import { cases } from '../testdata/cases';
 import { herbicides, treatments } from '../knowledge';
 import type { Application } from '../rates';
 import { atKerb, type KerbHour, type Seen } from './atKerb';
@@ -131,6 +132,6 @@ it('a hotter day never turns a hold into a go', () => {
         });
       },
     ),
-    { numRuns: 300 },
+    cases(300),
   );
 });

@@ -40,19 +40,20 @@ export interface WalksAnswer {
 }
 
 const MOST_PRODUCTS = 2;
-const MOST_WALKS = 3;
+export const MOST_WALKS = 3;
 /** Control so sure is not told apart from certain. */
-const SUREST = 0.99;
+export const SUREST = 0.99;
 /** Steps by which a wish is relaxed, percentage points; then it is left out. */
 const RELAX_BY = 15;
 /** A saving below this is no reason to ask for less, $. */
 const WORTH_SAVING = 0.5;
 const NEVER = localDate('2000-01-01');
 
-const survivors = (share: number): number => -Math.log(1 - Math.min(SUREST, share));
+/** −ln of the share that survives a control. */
+export const survivors = (share: number): number => -Math.log(1 - Math.min(SUREST, share));
 
 /** Sets the question up for the exact solver. Limits of the year are resources of all walks. */
-function problemOf(
+export function problemOf(
   question: MixQuestion,
   feasible: readonly Candidate[],
   mostWalks: number,

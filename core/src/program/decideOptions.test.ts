@@ -1,5 +1,6 @@
 /** Rules and worked examples of the project's domain notes (common practice; limits from memory). */
 import fc from 'fast-check';
+import { cases } from '../testdata/cases';
 import { causes, grasses } from '../knowledge';
 import { allRecoveries } from '../knowledge/decisionRules';
 import { localDate } from '../units';
@@ -140,7 +141,7 @@ it('gives every option of every cause a reason, a day or a cost, and recommends 
         if (deadly && rest.known['c-expanding']) expect(options[0]!.allowed).toBe(false);
       },
     ),
-    { numRuns: 400 },
+    cases(400),
   );
 });
 

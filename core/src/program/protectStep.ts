@@ -1,17 +1,8 @@
-import { rotationRules, treatments, type Treatment } from '../knowledge';
+import type { Treatment } from '../knowledge';
 import { preventionWindows } from '../knowledge/preventionWindows';
-import { materialRatePerAcre } from '../rates';
-import { labelledTreatment } from '../rates/labelled';
-import {
-  addDays,
-  daysBetween,
-  localDate,
-  SQUARE_FEET_PER_ACRE,
-  yearOf,
-  type LocalDate,
-} from '../units';
-import type { Reason } from './reason';
-import type { ProtectStep, TreatmentExclusion, Unmet } from './step';
+import { addDays, SQUARE_FEET_PER_ACRE, yearOf } from '../units';
+import { screenTreatments, type CauseTarget } from './screenTreatments';
+import type { ProtectStep, Unmet } from './step';
 import { highestAir } from './sprayDay';
 import { earlier, type StepWindow } from './window';
 import { nextWindow, stateOf, type ZoneCase } from './zoneCase';
@@ -22,91 +13,6 @@ const TREAT_WITHIN_DAYS = 10;
 const CARRIER = { leaf: 2, soil: 4 } as const;
 /** Water that carries a product to the roots, in. */
 const SOIL_WATER_IN = 0.1;
-
-/** Use of treatments on the zone, the latest first. */
-interface TreatmentUse {
-  product: Treatment;
-  perAcre: number;
-  date: LocalDate;
-}
-
-function usesOf({ records }: ZoneCase): TreatmentUse[] {
-  return records
-    .flatMap((record) =>
-      record.materials.flatMap((material) => {
-        const product = treatments.find(
-          ({ slug }) => material.kind === 'treatment' && slug === material.slug,
-        );
-        return product
-          ? [
-              {
-                product,
-                perAcre: materialRatePerAcre(material, record.areaFt2),
-                date: localDate(record.date),
-              },
-            ]
-          : [];
-      }),
-    )
-    .sort((a, b) => (a.date < b.date ? 1 : -1));
-}
-
-/** How many of the latest uses of a kind were of one group without a break. */
-function running(uses: readonly TreatmentUse[], product: Treatment): number {
-  const own = uses.filter((use) => use.product.kind === product.kind);
-  const other = own.findIndex((use) => use.product.group !== product.group);
-  return other < 0 ? own.length : other;
-}
-
-function refusals(
-  zoneCase: ZoneCase,
-  cause: string,
-  product: Treatment,
-  rate: number,
-  date: LocalDate,
-  airHighF: number,
-  uses: readonly TreatmentUse[],
-): Reason[] {
-  const { policy } = zoneCase.input;
-  const reasons: Reason[] = [];
-  const refuse = (rule: string, inputs: Reason['inputs'] = {}) => reasons.push({ rule, inputs });
-  if (product.residential === 'no') refuse('R02-site');
-  if (product.residential === 'check-label' && !policy.confirmedLabels.includes(product.slug)) {
-    refuse('R10-label-unconfirmed');
-  }
-  if (product.restrictedUse && !policy.certified) refuse('R13-restricted-use');
-  if (product.hotAboveF !== null && airHighF > product.hotAboveF) {
-    refuse('R03-too-hot', { airHighF: Math.round(airHighF), maxF: product.hotAboveF });
-  }
-  const year = uses.filter(
-    (use) => use.product.slug === product.slug && yearOf(use.date) === yearOf(date),
-  );
-  const used = year.reduce((sum, use) => sum + use.perAcre, 0);
-  if (product.maxPerYear !== null && used + rate > product.maxPerYear) {
-    refuse('R14-year-amount', {
-      used,
-      wanted: rate,
-      max: product.maxPerYear,
-      unit: product.unit ?? 'oz',
-    });
-  }
-  if (product.maxApplications !== null && year.length + 1 > product.maxApplications) {
-    refuse('R14-year-count', { used: year.length, max: product.maxApplications });
-  }
-  const last = uses.find((use) => use.product.slug === product.slug);
-  if (last && product.minIntervalDays !== null) {
-    const days = Math.abs(daysBetween(last.date, date));
-    if (days < product.minIntervalDays) {
-      refuse('R15-interval', { days, min: product.minIntervalDays });
-    }
-  }
-  const never =
-    product.kind === 'fungicide' && (rotationRules.neverTwice as readonly string[]).includes(cause);
-  if (running(uses, product) >= (never ? 1 : rotationRules.mostRunning)) {
-    refuse('R16-rotation', { mode: product.group });
-  }
-  return reasons;
-}
 
 /** The better product first: how well it works, how sure its label is, then its cost. */
 const byWorth =
@@ -119,7 +25,7 @@ const byWorth =
 function windowFor(
   zoneCase: ZoneCase,
   cause: string,
-  mode: 'curative' | 'preventive',
+  mode: CauseTarget['mode'],
 ): StepWindow | null {
   const { today } = zoneCase.input;
   if (mode === 'curative') {
@@ -141,7 +47,7 @@ function windowFor(
 export function protectStep(
   zoneCase: ZoneCase,
   cause: string,
-  mode: 'curative' | 'preventive',
+  mode: CauseTarget['mode'],
 ): { step: ProtectStep | null; unmet: Unmet[] } {
   const { input, zone, areaFt2, season } = zoneCase;
   const nothing = (rule: string) => ({
@@ -151,34 +57,11 @@ export function protectStep(
   const window = windowFor(zoneCase, cause, mode);
   if (!window) return nothing('protect-no-window');
   const airHighF = highestAir(season, window.best, earlier(addDays(window.best, 3), window.closes));
-  const uses = usesOf(zoneCase);
   const grade = (product: Treatment) => product[mode];
-  const excluded: TreatmentExclusion[] = [];
-  const passing: { product: Treatment; rate: number }[] = [];
-  const { labels } = input.policy;
-  for (const entry of treatments) {
-    const product = labelledTreatment(entry, labels);
-    if (!product.targets.includes(cause)) continue;
-    if (grade(product) === 0) {
-      excluded.push({
-        treatment: product.slug,
-        reasons: [{ rule: `R12-not-${mode}`, inputs: {} }],
-      });
-      continue;
-    }
-    if (!product.ratePerAcre) {
-      excluded.push({ treatment: product.slug, reasons: [{ rule: 'R17-read-label', inputs: {} }] });
-      continue;
-    }
-    // What has begun to feed is met in full; what is awaited by the low rate of a fungicide.
-    const rate = product.ratePerAcre[mode === 'preventive' && product.kind === 'fungicide' ? 0 : 1];
-    const reasons = refusals(zoneCase, cause, product, rate, window.best, airHighF, uses);
-    if (reasons.length > 0) excluded.push({ treatment: product.slug, reasons });
-    else passing.push({ product, rate });
-  }
+  const { passing, excluded } = screenTreatments(zoneCase, { cause, mode }, window.best, airHighF);
   const best = passing.sort((a, b) => byWorth(grade)(a.product, b.product))[0];
   if (!best || best.product.unit === null) return nothing('protect-no-product');
-  const { product, rate } = best;
+  const { product, ratePerAcre: rate } = best;
   const granular = product.form === 'granule';
   const water = product.waterInIn ?? 0;
   const step: ProtectStep = {

@@ -1,20 +1,44 @@
+import { applicationRules } from '../knowledge';
+import type { LocalDate } from '../units';
+import { chooseTogether, type TogetherAnswer } from './chooseTogether';
 import { chooseWalks, relaxedWishes, type Relaxed, type WalksAnswer } from './chooseWalks';
-import { targetControl } from './chooseMix';
+import { targetControl, type MixQuestion } from './chooseMix';
 import type { SeasonInput } from './seasonInput';
 import { expectedDay } from './sprayDay';
 import { question } from './sprayQuestion';
-import type { SeedStep, Step } from './step';
-import { zoneCaseOf } from './zoneCase';
+import type { ControlStep, FeedStep, ProtectStep, SeedStep, Step } from './step';
+import { zoneCaseOf, type ZoneCase } from './zoneCase';
 
 export interface StepChoices extends WalksAnswer {
   relaxed: Relaxed[];
+  /** The step with whatever else the zone needs that day; `null` for weeds that are all there is. */
+  together: (TogetherAnswer & { stepIds: string[] }) | null;
+}
+
+const onDay = (step: Step, date: LocalDate): boolean =>
+  step.state !== 'done' && step.window.opens <= date && date <= step.window.closes;
+
+function weedQuestion(
+  zoneCase: ZoneCase,
+  step: ControlStep,
+  seed: SeedStep | null,
+  date: LocalDate,
+): MixQuestion {
+  const targets = step.control.map(({ weed }) => {
+    const stage = zoneCase.weeds.find((finding) => finding.weed === weed)?.stage;
+    return { weed, targetPct: targetControl(weed), ...(stage ? { stage } : {}) };
+  });
+  return question(zoneCase, 'post', targets, date, seed, {
+    treatedFt2: step.areaFt2,
+    airHighF: expectedDay(zoneCase.season, date).airHighF,
+  });
 }
 
 /**
- * Every way to do a post-emergent step on its best day: cheapest, fewest walks, the next best and a
- * weaker one, and what asking for less would save. Limits count what is on record, not what else is
- * planned.
- * @returns `null` when the step is no post-emergent of one of the zones
+ * Every way to do a step on its best day: the weeds alone (cheapest, fewest walks, the next best and
+ * a weaker one, and what asking for less would save), and the weeds, insects, diseases and feeding of
+ * the zone that are due that day together. Limits count what is on record, not what else is planned.
+ * @returns `null` when the step is no post-emergent and no treatment of one of the zones
  */
 export function stepChoices(
   input: SeasonInput,
@@ -23,20 +47,42 @@ export function stepChoices(
 ): StepChoices | null {
   const step = steps.find(({ id }) => id === stepId);
   const zone = input.zones.find(({ id }) => id === step?.zoneId);
-  if (!step || !zone || step.kind !== 'control') return null;
+  if (!step || !zone || (step.kind !== 'control' && step.kind !== 'protect')) return null;
   const zoneCase = zoneCaseOf(input, zone);
-  const seed = steps.find(
-    (other): other is SeedStep => other.kind === 'seed' && other.zoneId === zone.id,
-  );
   const date = step.window.best;
-  const targets = step.control.map(({ weed }) => {
-    const stage = zoneCase.weeds.find((finding) => finding.weed === weed)?.stage;
-    return { weed, targetPct: targetControl(weed), ...(stage ? { stage } : {}) };
-  });
-  const asked = question(zoneCase, 'post', targets, date, seed ?? null, {
-    treatedFt2: step.areaFt2,
-    airHighF: expectedDay(zoneCase.season, date).airHighF,
-  });
+  const here = steps.filter((other) => other.zoneId === zone.id);
+  const seed = here.find((other): other is SeedStep => other.kind === 'seed') ?? null;
+  const due = here.filter((other) => other === step || onDay(other, date));
+  const control =
+    step.kind === 'control'
+      ? step
+      : due.find((other): other is ControlStep => other.kind === 'control');
+  const protects = due.filter((other): other is ProtectStep => other.kind === 'protect');
+  const feed = due.find((other): other is FeedStep => other.kind === 'feed') ?? null;
+  const weeds = control ? weedQuestion(zoneCase, control, seed, date) : null;
+  const airHighF = expectedDay(zoneCase.season, date).airHighF;
+  const alone = protects.length === 0 && !feed;
+  return {
+    ...(weeds && step.kind === 'control' ? chooseWalks(weeds) : { options: [], excluded: [] }),
+    relaxed: weeds && step.kind === 'control' ? relaxedWishes(weeds) : [],
+    together: alone
+      ? null
+      : {
+          ...chooseTogether(zoneCase, {
+            weeds,
+            causes: protects.map(({ cause, mode }) => ({
+              cause,
+              mode,
 
-  return { ...chooseWalks(asked), relaxed: relaxedWishes(asked) };
+              targetPct: applicationRules.targetControl,
+            })),
+            feed,
+            date,
+            airHighF,
+          }),
+          stepIds: [...(control ? [control] : []), ...protects, ...(feed ? [feed] : [])].map(
+            ({ id }) => id,
+          ),
+        },
+  };
 }

@@ -1,0 +1,328 @@
+import { applicationRules, gradeControl } from '../knowledge';
+import { SQUARE_FEET_PER_ACRE, type LocalDate } from '../units';
+import { MOST_WALKS, problemOf, survivors, SUREST } from './chooseWalks';
+import { screenAll, type Candidate, type MixQuestion } from './chooseMix';
+import type { WalkPlan } from './exactWalks';
+import type { Exclusion } from './reason';
+import { screenTreatments, type CauseTarget, type TreatmentCandidate } from './screenTreatments';
+import type { FeedStep, TreatmentExclusion } from './step';
+import { togetherWalks, type Family, type TogetherPlan } from './togetherWalks';
+import type { ZoneCase } from './zoneCase';
+
+/** How a product goes out: on the leaf, watered in, or spread dry. */
+export const LANES = ['leaf', 'soil', 'granule'] as const;
+export type Lane = (typeof LANES)[number];
+/** A tank of one lane carries weed killer and treatments alike; dry products go out one by one. */
+const SHARED = [true, true, false];
+
+/** All that is due in a zone on one day. */
+export interface TogetherQuestion {
+  /** The weeds; `null` where none are due. */
+  weeds: MixQuestion | null;
+  causes: readonly (CauseTarget & { targetPct: number })[];
+  feed: Pick<FeedStep, 'fertilizer' | 'productLbPer1000' | 'nLbPer1000'> | null;
+  date: LocalDate;
+  airHighF: number;
+}
+
+export interface TogetherMaterial {
+  kind: 'herbicide' | 'treatment' | 'fertilizer';
+  slug: string;
+  ratePerAcre: number;
+  unit: string;
+}
+
+/** One way to do it all: the walks with what each carries, what it costs and what it achieves. */
+export interface TogetherOption {
+  kind: 'cheapest' | 'fewest-walks' | 'runner-up';
+  walks: { lane: Lane; materials: TogetherMaterial[] }[];
+  /** Expected control of each weed and cause, %. */
+  control: Record<string, number>;
+  minIntervalDays: number;
+  chemicalUsdInvented: number;
+  totalUsdInvented: number;
+}
+
+export interface TogetherAnswer {
+  options: TogetherOption[];
+  /** Walks and cost when weeds, each cause and the feeding are each seen to alone. */
+  apart: { walks: number; totalUsdInvented: number } | null;
+  excluded: Exclusion[];
+  excludedTreatments: TreatmentExclusion[];
+}
+
+const MOST_TREATMENTS = 2;
+/** Where a treatment has no price of its own, $ per 1000 ft² (invented). */
+const USUAL_USD = 6;
+
+/** A treatment at one rate and what it does for each cause. */
+interface Offer {
+  candidate: TreatmentCandidate;
+  lane: Lane;
+  hits: number[];
+}
+
+const laneOf = ({ product }: TreatmentCandidate): Lane =>
+  product.form === 'granule' ? 'granule' : (product.waterInIn ?? 0) > 0 ? 'soil' : 'leaf';
+
+function offersOf(
+  zoneCase: ZoneCase,
+  { causes, date, airHighF }: TogetherQuestion,
+): { offers: Offer[]; excluded: TreatmentExclusion[] } {
+  const offers = new Map<string, Offer>();
+  const excluded: TreatmentExclusion[] = [];
+  causes.forEach((target, index) => {
+    const screened = screenTreatments(zoneCase, target, date, airHighF);
+    excluded.push(...screened.excluded);
+    for (const candidate of screened.passing) {
+      const key = `${candidate.product.slug}@${candidate.ratePerAcre}`;
+      const offer = offers.get(key) ?? {
+        candidate,
+        lane: laneOf(candidate),
+        hits: causes.map(() => 0),
+      };
+      offer.hits[index] = gradeControl[candidate.product[target.mode]] / 100;
+      // Against several causes the strictest one decides how often.
+      const rotation = Math.min(offer.candidate.rotation, candidate.rotation);
+      offers.set(key, { ...offer, candidate: { ...offer.candidate, rotation } });
+    }
+  });
+  return { offers: [...offers.values()], excluded };
+}
+
+/** Treatments as the exact choice sees them; a group's turn in the rotation is a resource. */
+function treatmentFamily(
+  offers: readonly Offer[],
+  { causes }: TogetherQuestion,
+  areaFt2: number,
+): Family {
+  const capacity: number[] = [];
+  const columns: ((offer: Offer) => number)[] = [];
+  const limit = (room: number, of: (offer: Offer) => number) => {
+    if (room === Infinity) return;
+    capacity.push(room);
+    columns.push(of);
+  };
+  const seen = new Set<string>();
+  for (const { candidate } of offers) {
+    const { product, left, rotation } = candidate;
+    const same = (of: (offer: Offer) => number) => (offer: Offer) =>
+      offer.candidate.product.slug === product.slug ? of(offer) : 0;
+    if (!seen.has(product.slug)) {
+      limit(
+        left.amount,
+        same((offer) => offer.candidate.ratePerAcre),
+      );
+      limit(
+        left.count,
+        same(() => 1),
+      );
+    }
+    seen.add(product.slug);
+    const group = `${product.kind} ${product.group}`;
+    if (seen.has(group)) continue;
+    seen.add(group);
+    const ofGroup = (offer: Offer) =>
+      `${offer.candidate.product.kind} ${offer.candidate.product.group}` === group;
+    const least = Math.min(...offers.filter(ofGroup).map((offer) => offer.candidate.rotation));
+    limit(Math.min(rotation, least), (offer) => (ofGroup(offer) ? 1 : 0));
+  }
+  const alone = ({ candidate, lane }: Offer) =>
+    lane === 'granule' || candidate.product.form === 'live';
+  return {
+    problem: {
+      items: offers.map((offer) => ({
+        cost: ((offer.candidate.product.usdPer1000Invented ?? USUAL_USD) * areaFt2) / 1000,
+        components: 1,
+        kill: offer.hits.map(survivors),
+        uses: columns.map((of) => of(offer)),
+        lane: LANES.indexOf(offer.lane),
+      })),
+      // Living products take no company; one product is never in a tank at two rates.
+      conflict: (a, b) =>
+        alone(offers[a]!) ||
+        alone(offers[b]!) ||
+        offers[a]!.candidate.product.group === offers[b]!.candidate.product.group,
+      capacity,
+      mostProducts: MOST_TREATMENTS,
+      mostComponents: MOST_TREATMENTS,
+      mostWalks: MOST_WALKS,
+    },
+    need: causes.map(({ targetPct }) => survivors(targetPct / 100)),
+  };
+}
+
+/** The feeding is one walk with the spreader; what it costs is not compared. */
+const FEEDING: Family = {
+  problem: {
+    items: [{ cost: 0, components: 1, kill: [1], uses: [], lane: LANES.indexOf('granule') }],
+    conflict: () => false,
+    capacity: [],
+    mostProducts: 1,
+    mostComponents: 1,
+    mostWalks: 1,
+  },
+  need: [1],
+};
+
+interface Kind {
+  family: Family;
+  /** What each item of the family is on the ground. */
+  material: (item: number) => TogetherMaterial;
+  /** Survivors' share of each of its targets after one item. */
+  targets: { slug: string; hit: (item: number) => number }[];
+  interval: (item: number) => number;
+}
+
+function herbicideKind(question: MixQuestion, feasible: readonly Candidate[]): Kind {
+  const { walkCost: _walkCost, ...problem } = problemOf(question, feasible, MOST_WALKS);
+  return {
+    family: {
+      problem,
+      need: question.targets.map(({ targetPct }) => survivors(targetPct / 100)),
+    },
+    material: (item) => {
+      const { product, ratePerAcre } = feasible[item]!;
+      return { kind: 'herbicide', slug: product.slug, ratePerAcre, unit: product.unit };
+    },
+    targets: question.targets.map(({ weed }, index) => ({
+      slug: weed,
+      hit: (item) => feasible[item]!.effect * feasible[item]!.hits[index]!,
+    })),
+    interval: (item) => feasible[item]!.product.minIntervalDays,
+  };
+}
+
+function treatmentKind(
+  question: TogetherQuestion,
+  offers: readonly Offer[],
+  areaFt2: number,
+): Kind {
+  return {
+    family: treatmentFamily(offers, question, areaFt2),
+    material: (item) => {
+      const { product, ratePerAcre } = offers[item]!.candidate;
+      return {
+        kind: 'treatment',
+        slug: product.slug,
+        ratePerAcre,
+        unit: product.unit ?? 'oz',
+      };
+    },
+    targets: question.causes.map(({ cause }, index) => ({
+      slug: cause,
+      hit: (item) => offers[item]!.hits[index]!,
+    })),
+    interval: (item) => offers[item]!.candidate.product.minIntervalDays ?? 0,
+  };
+}
+
+const feedKind = (feed: NonNullable<TogetherQuestion['feed']>): Kind => ({
+  family: FEEDING,
+  material: () => ({
+    kind: 'fertilizer',
+    slug: feed.fertilizer,
+    ratePerAcre: (feed.productLbPer1000 * SQUARE_FEET_PER_ACRE) / 1000,
+    unit: 'lb',
+  }),
+  targets: [],
+  interval: () => 0,
+});
+
+/** Lays a plan out over the walks: families share the walks of a shared lane from the first on. */
+function walksOf({ passes, families }: TogetherPlan, kinds: readonly Kind[]) {
+  const walks = passes.flatMap((count, lane) =>
+    Array.from({ length: count }, () => ({
+      lane: LANES[lane]!,
+      materials: [] as TogetherMaterial[],
+    })),
+  );
+  families.forEach(({ pattern, plan }, index) => {
+    const tanks = [...plan.walks];
+    pattern.forEach((count, lane) => {
+      const open = walks.filter(
+        (walk) =>
+          walk.lane === LANES[lane] && (SHARED[lane] === true || walk.materials.length === 0),
+      );
+      for (let walk = 0; walk < count; walk += 1) {
+        const items = tanks.shift() as WalkPlan['walks'][number];
+        open[walk]!.materials.push(...items.map((item) => kinds[index]!.material(item)));
+      }
+    });
+  });
+  return walks;
+}
+
+function optionOf(
+  kind: TogetherOption['kind'],
+  plan: TogetherPlan,
+  kinds: readonly Kind[],
+  walkUsd: number,
+): TogetherOption {
+  const walks = walksOf(plan, kinds);
+  const control: Record<string, number> = {};
+  const intervals = [0];
+  plan.families.forEach(({ plan: own }, index) => {
+    const items = own.walks.flat();
+    const { targets, interval } = kinds[index]!;
+    intervals.push(...items.map(interval));
+    for (const { slug, hit } of targets) {
+      const survive = items.reduce((share, item) => share * (1 - Math.min(SUREST, hit(item))), 1);
+      control[slug] = 100 * (1 - survive);
+    }
+  });
+  return {
+    kind,
+    walks,
+    control,
+    minIntervalDays: Math.max(...intervals),
+    chemicalUsdInvented: plan.cost - walkUsd * walks.length,
+    totalUsdInvented: plan.cost,
+  };
+}
+
+/**
+ * The exact choice for all that a zone needs at once: weeds, insects, diseases and the feeding that
+ * is due, over the fewest or the cheapest walks. What works on the leaf never shares a tank with what
+ * must be watered in (common practice), a dry product has a walk of its own.
+ */
+export function chooseTogether(zoneCase: ZoneCase, question: TogetherQuestion): TogetherAnswer {
+  const { weeds, feed, causes } = question;
+  const screened = weeds ? screenAll(weeds) : { feasible: [], excluded: [] };
+  const { offers, excluded } = offersOf(zoneCase, question);
+  const kinds: Kind[] = [
+    ...(weeds ? [herbicideKind(weeds, screened.feasible)] : []),
+    ...(causes.length > 0 ? [treatmentKind(question, offers, zoneCase.areaFt2)] : []),
+    ...(feed ? [feedKind(feed)] : []),
+  ];
+  const walkUsd = weeds?.walkUsd ?? applicationRules.walkUsdInvented;
+  const solve = (families: readonly Family[], keep: number) =>
+    togetherWalks(families, { shared: SHARED, walkCost: walkUsd, keep });
+  const plans = solve(
+    kinds.map(({ family }) => family),
+    2,
+  );
+  const count = ({ passes }: TogetherPlan) => passes.reduce((sum, own) => sum + own, 0);
+  const cheapest = plans[0];
+  const options: TogetherOption[] = [];
+  if (cheapest) {
+    options.push(optionOf('cheapest', cheapest, kinds, walkUsd));
+    const fewest = plans.reduce((best, plan) => (count(plan) < count(best) ? plan : best));
+    if (fewest !== cheapest) options.push(optionOf('fewest-walks', fewest, kinds, walkUsd));
+    const next = plans.find((plan) => plan !== cheapest && plan !== fewest);
+    if (next) options.push(optionOf('runner-up', next, kinds, walkUsd));
+  }
+  const alone = kinds.map(({ family }) => solve([family], 1)[0]);
+  return {
+    options,
+    apart:
+      kinds.length > 1 && alone.every((plan) => plan !== undefined)
+        ? {
+            walks: alone.reduce((sum, plan) => sum + count(plan), 0),
+            totalUsdInvented: alone.reduce((sum, plan) => sum + plan.cost, 0),
+          }
+        : null,
+    excluded: screened.excluded,
+    excludedTreatments: excluded,
+  };
+}

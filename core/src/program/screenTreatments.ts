@@ -1,0 +1,160 @@
+import { rotationRules, treatments, type Treatment } from '../knowledge';
+import { materialRatePerAcre } from '../rates';
+import { labelledTreatment } from '../rates/labelled';
+import { daysBetween, localDate, yearOf, type LocalDate } from '../units';
+import type { Reason } from './reason';
+import type { TreatmentExclusion } from './step';
+import type { ZoneCase } from './zoneCase';
+
+/** An insect or a disease to be treated, or kept from coming. */
+export interface CauseTarget {
+  cause: string;
+  mode: 'curative' | 'preventive';
+}
+
+/** A treatment that passes every rule for a cause, at the rate that it would be used. */
+export interface TreatmentCandidate {
+  product: Treatment;
+  ratePerAcre: number;
+  /** How often it may be used and how much is left of it in the year, after what is on record. */
+  left: { amount: number; count: number };
+  /** Uses of its group in a row that resistance still allows. */
+  rotation: number;
+}
+
+/** Use of treatments on the zone, the latest first. */
+interface TreatmentUse {
+  product: Treatment;
+  perAcre: number;
+  date: LocalDate;
+}
+
+function usesOf({ records }: ZoneCase): TreatmentUse[] {
+  return records
+    .flatMap((record) =>
+      record.materials.flatMap((material) => {
+        const product = treatments.find(
+          ({ slug }) => material.kind === 'treatment' && slug === material.slug,
+        );
+        return product
+          ? [
+              {
+                product,
+                perAcre: materialRatePerAcre(material, record.areaFt2),
+                date: localDate(record.date),
+              },
+            ]
+          : [];
+      }),
+    )
+    .sort((a, b) => (a.date < b.date ? 1 : -1));
+}
+
+/** How many of the latest uses of a kind were of one group without a break. */
+function running(uses: readonly TreatmentUse[], product: Treatment): number {
+  const own = uses.filter((use) => use.product.kind === product.kind);
+  const other = own.findIndex((use) => use.product.group !== product.group);
+  return other < 0 ? own.length : other;
+}
+
+/** How many uses of a product's group in a row a cause allows. */
+function mostRunning(product: Treatment, cause: string): number {
+  const never =
+    product.kind === 'fungicide' && (rotationRules.neverTwice as readonly string[]).includes(cause);
+  return never ? 1 : rotationRules.mostRunning;
+}
+
+const yearUses = (uses: readonly TreatmentUse[], product: Treatment, date: LocalDate) =>
+  uses.filter((use) => use.product.slug === product.slug && yearOf(use.date) === yearOf(date));
+
+function refusals(
+  zoneCase: ZoneCase,
+  cause: string,
+  product: Treatment,
+  rate: number,
+  date: LocalDate,
+  airHighF: number,
+  uses: readonly TreatmentUse[],
+): Reason[] {
+  const { policy } = zoneCase.input;
+  const reasons: Reason[] = [];
+  const refuse = (rule: string, inputs: Reason['inputs'] = {}) => reasons.push({ rule, inputs });
+  if (product.residential === 'no') refuse('R02-site');
+  if (product.residential === 'check-label' && !policy.confirmedLabels.includes(product.slug)) {
+    refuse('R10-label-unconfirmed');
+  }
+  if (product.restrictedUse && !policy.certified) refuse('R13-restricted-use');
+  if (product.hotAboveF !== null && airHighF > product.hotAboveF) {
+    refuse('R03-too-hot', { airHighF: Math.round(airHighF), maxF: product.hotAboveF });
+  }
+  const year = yearUses(uses, product, date);
+  const used = year.reduce((sum, use) => sum + use.perAcre, 0);
+  if (product.maxPerYear !== null && used + rate > product.maxPerYear) {
+    refuse('R14-year-amount', {
+      used,
+      wanted: rate,
+      max: product.maxPerYear,
+      unit: product.unit ?? 'oz',
+    });
+  }
+  if (product.maxApplications !== null && year.length + 1 > product.maxApplications) {
+    refuse('R14-year-count', { used: year.length, max: product.maxApplications });
+  }
+  const last = uses.find((use) => use.product.slug === product.slug);
+  if (last && product.minIntervalDays !== null) {
+    const days = Math.abs(daysBetween(last.date, date));
+    if (days < product.minIntervalDays) {
+      refuse('R15-interval', { days, min: product.minIntervalDays });
+    }
+  }
+  if (running(uses, product) >= mostRunning(product, cause)) {
+    refuse('R16-rotation', { mode: product.group });
+  }
+  return reasons;
+}
+
+/** Every treatment against a cause: the ones that pass on a day, and why the others do not. */
+export function screenTreatments(
+  zoneCase: ZoneCase,
+  { cause, mode }: CauseTarget,
+  date: LocalDate,
+  airHighF: number,
+): { passing: TreatmentCandidate[]; excluded: TreatmentExclusion[] } {
+  const { labels } = zoneCase.input.policy;
+  const uses = usesOf(zoneCase);
+  const excluded: TreatmentExclusion[] = [];
+  const passing: TreatmentCandidate[] = [];
+  for (const entry of treatments) {
+    const product = labelledTreatment(entry, labels);
+    if (!product.targets.includes(cause)) continue;
+    if (product[mode] === 0) {
+      excluded.push({
+        treatment: product.slug,
+        reasons: [{ rule: `R12-not-${mode}`, inputs: {} }],
+      });
+      continue;
+    }
+    if (!product.ratePerAcre) {
+      excluded.push({ treatment: product.slug, reasons: [{ rule: 'R17-read-label', inputs: {} }] });
+      continue;
+    }
+    // What has begun to feed is met in full; what is awaited by the low rate of a fungicide.
+    const rate = product.ratePerAcre[mode === 'preventive' && product.kind === 'fungicide' ? 0 : 1];
+    const reasons = refusals(zoneCase, cause, product, rate, date, airHighF, uses);
+    if (reasons.length > 0) {
+      excluded.push({ treatment: product.slug, reasons });
+      continue;
+    }
+    const year = yearUses(uses, product, date);
+    passing.push({
+      product,
+      ratePerAcre: rate,
+      left: {
+        amount: (product.maxPerYear ?? Infinity) - year.reduce((sum, use) => sum + use.perAcre, 0),
+        count: (product.maxApplications ?? Infinity) - year.length,
+      },
+      rotation: mostRunning(product, cause) - running(uses, product),
+    });
+  }
+  return { passing, excluded };
+}
