@@ -9,7 +9,6 @@ import {
   treatment,
   weeds,
   type GrassSlug,
-  type ToleranceCondition,
 } from './knowledge';
 import { zoneArea } from './lawn';
 import { chooseTogether, type TogetherOption } from './program/chooseTogether';
@@ -17,6 +16,7 @@ import { doseEffect, type MixQuestion } from './program/chooseMix';
 import { lawnSeasonInput } from './program/lawnSeason';
 import { planSeason } from './program/planSeason';
 import { seasonRequestSchema } from './program/seasonInput';
+import { toleranceConditions } from './program/sprayDay';
 import { stepChoices } from './program/stepChoices';
 import { testZone } from './program/testdata/testLawn';
 import { Usage } from './program/usage';
@@ -31,15 +31,17 @@ const treatable = causes
   .filter(({ group }) => group === 'insect' || group === 'disease')
   .map(({ slug }) => slug);
 
-const inputOf = (
-  grasses: readonly GrassSlug[],
-  finding: { weeds?: unknown[]; cause?: string; protect?: 'treat' } = {},
-) => {
-  const zone = testZone(
+const standOf = (grasses: readonly GrassSlug[]) =>
+  testZone(
     1,
     grasses.map((species) => ({ species, cover: 0.9 / grasses.length })),
     { desired: [...grasses] },
   );
+const inputOf = (
+  grasses: readonly GrassSlug[],
+  finding: { weeds?: unknown[]; cause?: string; protect?: 'treat' } = {},
+) => {
+  const zone = standOf(grasses);
   const request = seasonRequestSchema.parse({
     today: DATE,
     region: 'transition',
@@ -59,7 +61,12 @@ const weedQuestion = (
   targets: list.map((weed) => ({ weed, targetPct: 80 })),
   treatedFt2,
   airHighF,
-  conditions: new Set<ToleranceCondition>(airHighF > 85 ? ['green', 'air>85F'] : ['green']),
+  conditions: toleranceConditions(
+    standOf(grasses),
+    { airHighF, soilF: 68, soilRising: true },
+    DATE,
+    { drought: false, treatedShare: 1 },
+  ),
   drought: false,
   treeRoots: false,
   sensitivePlants: false,

@@ -9,6 +9,8 @@ import { cases } from './testdata/cases';
 import { addDays, localDate, SQUARE_FEET_PER_ACRE } from './units';
 import { chooseMix, screenAll, targetControl, type MixQuestion } from './program/chooseMix';
 import { chooseWalks, relaxedWishes } from './program/chooseWalks';
+import { toleranceConditions } from './program/sprayDay';
+import { testZone } from './program/testdata/testLawn';
 import { Usage } from './program/usage';
 
 const DATE = localDate('2026-05-10');
@@ -53,7 +55,16 @@ const asked = (sample: typeof random extends fc.Arbitrary<infer T> ? T : never):
     airHighF: sample.airHighF,
     treatedFt2: sample.treatedFt2,
     treeRoots: sample.treeRoots,
-    conditions: new Set(sample.airHighF > 85 ? ['green', 'air>85F'] : ['green']),
+    conditions: toleranceConditions(
+      testZone(
+        1,
+        sample.grasses.map((species) => ({ species, cover: 0.3 })),
+        { desired: sample.grasses },
+      ),
+      { airHighF: sample.airHighF, soilF: 68, soilRising: true },
+      DATE,
+      { drought: false, treatedShare: 1 },
+    ),
   });
 
 it('is the single mix where one walk is cheapest', () => {
@@ -101,7 +112,7 @@ it('chooses nothing that the checker calls an exceedance, over its walks', () =>
         }));
         for (const application of applications) {
           const over = checkApplication(application, {
-            stand: sample.grasses.map((species) => ({ species, cover: 0.45 })),
+            stand: sample.grasses.map((species) => ({ species, cover: 0.3 })),
             desired: sample.grasses,
             zoneFt2: q.treatedFt2,
             others: applications,

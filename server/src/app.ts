@@ -115,7 +115,10 @@ export function createApp(
   api.use(requireSession(sessions));
   api.use('/company', companyRoutes(companies));
   const visits = visitResource(visitStore, lawnStore);
-  const records = recordResource(recordStore, lawnStore, companies);
+  const records = recordResource(recordStore, lawnStore, companies, {
+    store: sampleStore,
+    laboratory: standInLaboratory,
+  });
   const readings = readingResource(readingStore, lawnStore, companies);
   const lawnRouter = lawnRoutes(lawns, companies);
   listUnderLawn(lawnRouter, 'visits', visits);

@@ -1,10 +1,11 @@
 import type { ApplicationRecord, ApplicationRecordBody, Company, Lawn } from '@alfombra/core';
 import { judgeRecord } from '@alfombra/core/judging';
-import { useRecords, useWrite } from './queries';
+import { useRecords, useSamples, useWrite } from './queries';
 
 /** Writes a record and gives it back as the checker judges it. */
 export function usePutRecord(lawn: Lawn, company: Company) {
   const others = useRecords(lawn.id).data ?? [];
+  const samples = useSamples(lawn.id).data ?? [];
   return useWrite(
     lawn.id,
     ({ id, body }: { id: string; body: ApplicationRecordBody }) => ({
@@ -17,7 +18,7 @@ export function usePutRecord(lawn: Lawn, company: Company) {
       ...body,
       id,
       version: sent?.version ?? 0,
-      findings: judgeRecord({ ...body, id }, lawn, others, company.policy),
+      findings: judgeRecord({ ...body, id }, lawn, others, company.policy, samples),
     }),
   );
 }

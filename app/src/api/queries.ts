@@ -178,6 +178,7 @@ export function useRecords(id: string) {
   const query = useOfLawn<ApplicationRecord>(id, 'records', 'record', applicationRecordSchema);
   const company = useCompany().data;
   const lawn = useLawn(id).data;
+  const samples = useSamples(id).data;
   // A pending record has not been judged by the server; the judge comes with the
   // screens that write records.
   const pending = (query.data ?? []).some(
@@ -200,11 +201,11 @@ export function useRecords(id: string) {
               ...record,
               findings:
                 judge && lawn && company
-                  ? judge(record, lawn, query.data ?? [], company.policy)
+                  ? judge(record, lawn, query.data ?? [], company.policy, samples ?? [])
                   : [],
             },
       ),
-    [query.data, judge, lawn, company],
+    [query.data, judge, lawn, company, samples],
   );
   return { ...query, data };
 }

@@ -16,11 +16,20 @@ export interface FeedingInput {
   /** lb N per 1000 ft² already given this year. */
   givenLbPer1000: number;
   dryTopsoil?: boolean;
+  /** Most that the law of the place allows now, lb N per 1000 ft². */
+  placeLbPer1000?: number;
 }
 
 /** What held a feeding down. */
 export type FeedingLimit =
-  'wanted' | 'per-application' | 'year' | 'heat' | 'hot' | 'not-irrigated-in-heat' | 'salt';
+  | 'wanted'
+  | 'per-application'
+  | 'year'
+  | 'place'
+  | 'heat'
+  | 'hot'
+  | 'not-irrigated-in-heat'
+  | 'salt';
 
 export interface Feeding {
   fertilizer: Fertilizer;
@@ -32,7 +41,7 @@ export interface Feeding {
 }
 
 /** A feeding under this is not worth the walk, lb N per 1000 ft². */
-const WORTH_FEEDING = 0.2;
+export const WORTH_FEEDING = 0.2;
 const SUMMER = [6, 7, 8];
 
 /** How far a grade's release is from what the season asks for. */
@@ -61,6 +70,7 @@ function limitsFor(
     { limit: 'wanted', lb: input.wantedLbPer1000 },
     { limit: 'per-application', lb: perApplication },
     { limit: 'year', lb: year - input.givenLbPer1000 },
+    { limit: 'place', lb: input.placeLbPer1000 ?? Infinity },
   ];
   if (cool && input.airHighF >= heatRule.warmF) {
     if (!input.irrigated) limits.push({ limit: 'not-irrigated-in-heat', lb: 0 });

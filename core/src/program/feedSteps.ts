@@ -1,11 +1,12 @@
-import { feedingRate } from '../fertility';
+import { feedingRate, WORTH_FEEDING } from '../fertility';
 import { feedingCalendars, fertilizer, grass } from '../knowledge';
 import type { Application } from '../rates';
 import { addDays, daysBetween, localDate, monthOf, yearOf } from '../units';
+import { outsideBlackout } from './ordinance';
 import type { Reason } from './reason';
 import { highestAir } from './sprayDay';
 import type { FeedStep, SeedStep } from './step';
-import { earlier, later, soilWindow, type StepWindow } from './window';
+import { earlier, later, soilWindow } from './window';
 import { firstFrost, stateOf, type ZoneCase } from './zoneCase';
 
 /** Days after a feeding over which the weather decides whether it burns. */
@@ -50,11 +51,23 @@ export function feedSteps(
         : addDays(firstFrost(input.region, year), -slot.daysBeforeFrost);
     const closes = earlier(bySoil.closes, lastDay);
     if (closes < bySoil.opens || closes < input.today) continue;
-    const window: StepWindow = {
-      ...bySoil,
-      closes,
-      best: earlier(later(bySoil.best, input.today), closes),
-    };
+    const { ordinance } = input.policy;
+    const window = outsideBlackout(
+      { ...bySoil, closes, best: earlier(later(bySoil.best, input.today), closes) },
+      ordinance.blackout,
+      input.today,
+    );
+    if (!window) {
+      leftOut.push({
+        rule: 'feed-blackout',
+        inputs: {
+          slot: slot.slug,
+          from: ordinance.blackout?.[0] ?? '',
+          to: ordinance.blackout?.[1] ?? '',
+        },
+      });
+      continue;
+    }
     const fed = records.some(
       (record) =>
         record.materials.some(({ kind }) => kind === 'fertilizer') &&
@@ -68,9 +81,13 @@ export function feedSteps(
     const airHighF = highestAir(
       season,
       window.best,
-      earlier(addDays(window.best, FEED_DAYS), closes),
+      earlier(addDays(window.best, FEED_DAYS), window.closes),
     );
     const wanted = yearly * slot.share;
+    const placeLbPer1000 = Math.min(
+      ordinance.mostNitrogen ?? Infinity,
+      (ordinance.mostNitrogenYear ?? Infinity) - given,
+    );
     const feeding = feedingRate({
       grasses,
       wantedLbPer1000: wanted,
@@ -79,10 +96,11 @@ export function feedSteps(
       irrigated: zone.site.irrigated === true,
       slowShare: slot.slowShare,
       givenLbPer1000: given,
+      placeLbPer1000,
     });
     if (!feeding) {
       leftOut.push({
-        rule: 'feed-nothing-safe',
+        rule: placeLbPer1000 < WORTH_FEEDING ? 'feed-place' : 'feed-nothing-safe',
         inputs: { slot: slot.slug, airHighF: Math.round(airHighF) },
       });
       continue;

@@ -200,3 +200,47 @@ describe('other lawns', () => {
     });
   });
 });
+
+describe('the law of the place', () => {
+  const fed = (ordinance: object) => {
+    const day = localDate('2026-08-20');
+    const request = seasonRequestSchema.parse({
+      today: day,
+      region: 'transition',
+      zones: [fescue],
+      policy: { ordinance },
+    });
+    return lawnSeason(request, testWeather('transition', 1, day), [], []).season;
+  };
+  const feeds = (ordinance: object) => of(fed(ordinance), 'feed');
+
+  it('moves a feeding out of the closed days, or leaves it out', () => {
+    const free = feeds({});
+    expect(free.length).toBeGreaterThan(0);
+    const first = free[0]!;
+    const opens = first.window.opens.slice(5);
+    const later = feeds({ blackout: [opens, first.window.best.slice(5)] });
+    const moved = later.find(({ slot }) => slot === first.slot)!;
+    expect(moved.window.opens > first.window.best).toBe(true);
+    expect(moved.window.best >= moved.window.opens).toBe(true);
+    const shut = fed({ blackout: ['01-01', '12-31'] });
+    expect(of(shut, 'feed')).toEqual([]);
+    expect(shut.leftOut.map(({ reason }) => reason.rule)).toContain('feed-blackout');
+  });
+  it('closes the days that wrap over the year', () => {
+    for (const { window } of feeds({ blackout: ['11-15', '03-15'] })) {
+      for (const day of [window.opens, window.best, window.closes]) {
+        expect(day.slice(5) > '03-15' && day.slice(5) < '11-15').toBe(true);
+      }
+    }
+  });
+  it('holds to the most nitrogen at once and in the year', () => {
+    for (const feed of feeds({ mostNitrogen: 0.5 })) {
+      expect(feed.nLbPer1000).toBeLessThanOrEqual(0.5);
+    }
+    const season = fed({ mostNitrogenYear: 0.6 });
+    const sum = of(season, 'feed').reduce((lb, { nLbPer1000 }) => lb + nLbPer1000, 0);
+    expect(sum).toBeLessThanOrEqual(0.6 + 1e-9);
+    expect(season.leftOut.map(({ reason }) => reason.rule)).toContain('feed-place');
+  });
+});

@@ -2,12 +2,14 @@ import {
   applicationRecordBodySchema,
   type ApplicationRecordBody,
   type LawnBody,
+  type SoilSampleBody,
 } from '@alfombra/core';
 import { judgeRecord, type CheckFinding } from '@alfombra/core/judging';
 import type { CompanyService } from '../companies/service';
 import type { LawnDocumentOptions } from '../documents/lawnDocumentRoutes';
 import type { DocumentStore, Stored } from '../documents/store';
 import { HttpFailure } from '../http/failure';
+import type { SoilLaboratory } from '../standins/soilLaboratory';
 
 /**
  * Application records. The checker judges each one beside the others of its zone; an exceedance is
@@ -17,21 +19,27 @@ export function recordResource(
   store: DocumentStore<ApplicationRecordBody>,
   lawns: DocumentStore<LawnBody>,
   companies: CompanyService,
+  samples: { store: DocumentStore<SoilSampleBody>; laboratory: SoilLaboratory },
 ): LawnDocumentOptions<ApplicationRecordBody> {
   const judge = async (
     companyId: string,
     { id, body }: Pick<Stored<ApplicationRecordBody>, 'id' | 'body'>,
   ): Promise<CheckFinding[]> => {
-    const [lawn, others, company] = await Promise.all([
+    const [lawn, others, company, bags] = await Promise.all([
       lawns.get(companyId, body.lawnId),
       store.list(companyId, body.lawnId),
       companies.get(companyId),
+      samples.store.list(companyId, body.lawnId),
     ]);
     return judgeRecord(
       { ...body, id },
       lawn.body,
       others.map((other) => ({ ...other.body, id: other.id })),
       company.policy,
+      bags.map(({ body: bag }) => ({
+        ...bag,
+        report: bag.report ?? samples.laboratory.reportOn(bag, company.today),
+      })),
     );
   };
   return {

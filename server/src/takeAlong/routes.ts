@@ -73,18 +73,19 @@ async function takeAlong(parts: TakeAlongParts, company: Company): Promise<TakeA
   const files: LawnFile[] = await Promise.all(
     lawns.map(async (lawn) => {
       const done = (records.get(lawn.id) ?? []).map(plain);
+      const bags = (samples.get(lawn.id) ?? []).map((sample) => ({
+        ...plain(sample),
+        report: sample.body.report ?? parts.laboratory.reportOn(sample.body, company.today),
+      }));
       return {
         lawn: presentLawn(lawn),
         visits: (visits.get(lawn.id) ?? []).map(plain),
         records: done.map((record) => ({
           ...record,
-          findings: judgeRecord(record, lawn.body, done, company.policy),
+          findings: judgeRecord(record, lawn.body, done, company.policy, bags),
         })),
         readings: (readings.get(lawn.id) ?? []).map(plain),
-        samples: (samples.get(lawn.id) ?? []).map((sample) => ({
-          ...plain(sample),
-          report: sample.body.report ?? parts.laboratory.reportOn(sample.body, company.today),
-        })),
+        samples: bags,
         photos: await Promise.all(
           (photos.get(lawn.id) ?? []).map((photo) => parts.photos.present(photo)),
         ),

@@ -1,6 +1,7 @@
 import { applicationsOf, daysBetween, hoursOf, zoneArea, type Step } from '@alfombra/core';
 import {
   atKerb,
+  lowPhosphorus,
   type HourVerdict,
   type KerbHour,
   type KerbVerdict,
@@ -9,6 +10,7 @@ import {
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Pressable, View } from 'react-native';
+import { useSamples } from '@/api/queries';
 import { checkWords } from '@/features/season/reasonWords';
 import type { SeasonQuestion, SeasonView } from '@/features/season/seasonView';
 import { Card, Chip, daysOn, Field, shortDay, typedNumber, Words } from '@/ui';
@@ -39,6 +41,7 @@ export function KerbCard({
 }) {
   const { t } = useTranslation();
   const { lawn, company, weather, records } = question;
+  const samples = useSamples(lawn.id).data ?? [];
   const [hourNow] = useState(() => new Date().getHours());
   const [seen, setSeen] = useState<Seen>({});
   const [wind, setWind] = useState('');
@@ -59,6 +62,7 @@ export function KerbCard({
   const soil = view.soil[zone.id];
   const soilF = soil?.meanF[soil.measuredDays - 1] ?? null;
   const windMph = typedNumber(wind);
+  const lowP = lowPhosphorus(samples, zone.id, company.today);
   const answer = atKerb(
     {
       ...application,
@@ -76,6 +80,7 @@ export function KerbCard({
       confirmedLabels: company.policy.confirmedLabels,
       ordinance: company.policy.ordinance,
       labels: company.policy.labels,
+      ...(lowP === undefined ? {} : { lowPhosphorus: lowP }),
     },
     hours,
     hourNow,

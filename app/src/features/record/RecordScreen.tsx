@@ -5,13 +5,13 @@ import {
   type Material,
   type Step,
 } from '@alfombra/core';
-import { checkApplication } from '@alfombra/core/judging';
+import { checkApplication, lowPhosphorus } from '@alfombra/core/judging';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { usePutRecord } from '@/api/putRecord';
-import { useSession } from '@/api/queries';
+import { useSamples, useSession } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import { materialName } from '@/features/season/productWords';
 import type { SeasonQuestion } from '@/features/season/seasonView';
@@ -128,6 +128,7 @@ function Form({
   const { drafts, open, change, finish } = useRecordStore();
   const draft = drafts[job.key];
   const putRecord = usePutRecord(lawn, company);
+  const samples = useSamples(lawn.id).data ?? [];
   const [tried, setTried] = useState(false);
   const today = weather.days[weather.days.length - 1]!;
 
@@ -175,6 +176,7 @@ function Form({
     return key && (tried || draft[field] !== '') ? t(key) : undefined;
   };
   const { judged } = read;
+  const lowP = lowPhosphorus(samples, zone.id, company.today);
   const preview = judged
     ? checkApplication(
         { ...judged, id: draft.recordId, zoneId: zone.id },
@@ -190,6 +192,7 @@ function Form({
           confirmedLabels: company.policy.confirmedLabels,
           ordinance: company.policy.ordinance,
           labels: company.policy.labels,
+          ...(lowP === undefined ? {} : { lowPhosphorus: lowP }),
           ...(judged.bloom === null ? {} : { bloom: judged.bloom }),
           ...(judged.paceMph === null ? {} : { paceMph: judged.paceMph }),
           ...(judged.calibratedMph === null ? {} : { calibratedMph: judged.calibratedMph }),

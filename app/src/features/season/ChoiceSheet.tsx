@@ -1,4 +1,4 @@
-import { herbicide } from '@alfombra/core';
+import { herbicide, type Step } from '@alfombra/core';
 import type { StepChoices } from '@alfombra/core/planning';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -6,10 +6,20 @@ import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { Button, Card, Failed, Loading, number, Sheet, Tag, Title, Words } from '@/ui';
 import { askChoices } from '@/workers/askSeason';
+import { materialName } from './productWords';
 import type { SeasonQuestion } from './seasonView';
+import { stepName } from './stepName';
 
 /** The ways to do a step side by side: what each costs, how surely it works and what it leaves alive. */
-export function ChoiceSheet({ question, stepId }: { question: SeasonQuestion; stepId: string }) {
+export function ChoiceSheet({
+  question,
+  stepId,
+  steps,
+}: {
+  question: SeasonQuestion;
+  stepId: string;
+  steps: readonly Step[];
+}) {
   const { t } = useTranslation();
   const [open, setOpen] = useState(false);
   const choices = useQuery({
@@ -31,7 +41,7 @@ export function ChoiceSheet({ question, stepId }: { question: SeasonQuestion; st
         {choices.error ? (
           <Failed message={choices.error.message} onRetry={() => void choices.refetch()} />
         ) : choices.data ? (
-          <Options choices={choices.data} />
+          <Options choices={choices.data} steps={steps} />
         ) : (
           <Loading />
         )}
@@ -40,25 +50,139 @@ export function ChoiceSheet({ question, stepId }: { question: SeasonQuestion; st
   );
 }
 
-export function Options({ choices }: { choices: StepChoices }) {
+/** Whole dollars and the walks of a way to do it. */
+function Price({
+  title,
+  usd,
+  walks,
+  note,
+}: {
+  title: string;
+  usd: number;
+  walks: number;
+  note: string;
+}) {
   const { t } = useTranslation();
-  if (choices.options.length === 0) return <Words>{t('choice.none')}</Words>;
+  return (
+    <>
+      <View className="flex-row items-center gap-3">
+        <Title className="flex-1">{title}</Title>
+        <Tag label={t('choice.walks', { count: walks })} />
+      </View>
+      <View className="flex-row items-baseline gap-3">
+        <Words size="figure" weight="bold" tabular>
+          {t('choice.usd', { value: usd.toFixed(2) })}
+        </Words>
+        <Words tone="second" className="flex-1">
+          {note}
+        </Words>
+      </View>
+    </>
+  );
+}
+
+/** Expected control of each target; what falls short stands out. */
+function Control({ control, misses }: { control: Record<string, number>; misses: string[] }) {
+  const { t } = useTranslation();
+  return (
+    <View className="gap-1">
+      {Object.entries(control).map(([target, pct]) => (
+        <View key={target} className="flex-row items-center gap-3">
+          <Words
+            className="flex-1"
+            tone={misses.includes(target) ? 'stop' : 'ink'}
+            weight={misses.includes(target) ? 'semi' : 'regular'}
+          >
+            {t([`weed.${target}`, `cause.${target}`])}
+          </Words>
+          <Words tabular weight="semi">
+            {t('choice.control', { value: number(pct, 0) })}
+          </Words>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** The step with whatever else the zone needs that day: which products share a walk, which may not. */
+function Together({
+  together,
+  steps,
+}: {
+  together: NonNullable<StepChoices['together']>;
+  steps: readonly Step[];
+}) {
+  const { t } = useTranslation();
+  const due = steps.filter(({ id }) => together.stepIds.includes(id));
+  return (
+    <>
+      {due.length > 1 ? (
+        <Card tone="panel">
+          <Title>{t('choice.together')}</Title>
+          {due.map((step) => (
+            <Words key={step.id}>{stepName(t, step)}</Words>
+          ))}
+          {together.apart && together.options[0] ? (
+            <Words tone="second">
+              {t('choice.apartCost', {
+                count: together.apart.walks,
+                usd: together.apart.totalUsdInvented.toFixed(2),
+              })}
+            </Words>
+          ) : null}
+        </Card>
+      ) : null}
+      {together.options.length === 0 ? <Words>{t('choice.none')}</Words> : null}
+      {together.options.map((option) => (
+        <Card key={option.kind} testID={`together-${option.kind}`}>
+          <Price
+            title={t(`choice.kind.${option.kind}`)}
+            usd={option.totalUsdInvented}
+            walks={option.walks.length}
+            note={t('choice.withWalks')}
+          />
+          {option.walks.map(({ lane, materials }, index) => (
+            <View key={index}>
+              <Words weight="semi">{`${index + 1}. ${t(`choice.lane.${lane}`)}`}</Words>
+              {materials.map((material) => (
+                <Words key={material.slug}>
+                  {t('choice.product', {
+                    name: materialName(t, material),
+                    rate: number(material.ratePerAcre, 2),
+                    unit: t(`unit.${material.unit}`),
+                  })}
+                </Words>
+              ))}
+            </View>
+          ))}
+          {option.walks.length > 1 && option.minIntervalDays > 0 ? (
+            <Words size="note" tone="second">
+              {t('choice.repeatApart', { days: option.minIntervalDays })}
+            </Words>
+          ) : null}
+          <Control control={option.control} misses={[]} />
+        </Card>
+      ))}
+    </>
+  );
+}
+
+export function Options({ choices, steps }: { choices: StepChoices; steps: readonly Step[] }) {
+  const { t } = useTranslation();
+  const { together } = choices;
+  if (choices.options.length === 0 && !together) return <Words>{t('choice.none')}</Words>;
   return (
     <View className="gap-4">
+      {together ? <Together together={together} steps={steps} /> : null}
+      {together && choices.options.length > 0 ? <Title>{t('choice.weedsAlone')}</Title> : null}
       {choices.options.map((option) => (
         <Card key={option.kind} testID={`choice-${option.kind}`}>
-          <View className="flex-row items-center gap-3">
-            <Title className="flex-1">{t(`choice.kind.${option.kind}`)}</Title>
-            <Tag label={t('choice.walks', { count: option.walks.length })} />
-          </View>
-          <View className="flex-row items-baseline gap-3">
-            <Words size="figure" weight="bold" tabular>
-              {t('choice.usd', { value: option.totalUsdInvented.toFixed(2) })}
-            </Words>
-            <Words tone="second" className="flex-1">
-              {t('choice.perThousand', { value: option.usdPer1000Invented.toFixed(2) })}
-            </Words>
-          </View>
+          <Price
+            title={t(`choice.kind.${option.kind}`)}
+            usd={option.totalUsdInvented}
+            walks={option.walks.length}
+            note={t('choice.perThousand', { value: option.usdPer1000Invented.toFixed(2) })}
+          />
           {option.walks.map((walk, index) => (
             <Words key={index}>
               {`${index + 1}. ${walk
@@ -77,22 +201,7 @@ export function Options({ choices }: { choices: StepChoices }) {
               {t('choice.apart', { days: option.minIntervalDays })}
             </Words>
           ) : null}
-          <View className="gap-1">
-            {Object.entries(option.control).map(([weed, pct]) => (
-              <View key={weed} className="flex-row items-center gap-3">
-                <Words
-                  className="flex-1"
-                  tone={option.misses.includes(weed) ? 'stop' : 'ink'}
-                  weight={option.misses.includes(weed) ? 'semi' : 'regular'}
-                >
-                  {t(`weed.${weed}`)}
-                </Words>
-                <Words tabular weight="semi">
-                  {t('choice.control', { value: number(pct, 0) })}
-                </Words>
-              </View>
-            ))}
-          </View>
+          <Control control={option.control} misses={option.misses} />
           {option.misses.length > 0 ? (
             <Words size="note" tone="stop" weight="semi">
               {t('choice.leaves', {

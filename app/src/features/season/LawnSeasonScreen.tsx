@@ -136,8 +136,8 @@ function StepsOf({
           step={step}
           lawnId={lawn.id}
           zoneName={zoneName(step.zoneId)}
-          {...(step.kind === 'control' && step.state !== 'done'
-            ? { choices: <ChoiceSheet question={question} stepId={step.id} /> }
+          {...((step.kind === 'control' || step.kind === 'protect') && step.state !== 'done'
+            ? { choices: <ChoiceSheet question={question} stepId={step.id} steps={steps} /> }
             : {})}
           doubt={areaDoubt(lawn.zones.find(({ id }) => id === step.zoneId))}
         />

@@ -84,7 +84,7 @@ const requestOf = ({
 const lapsedOf = ({ lawn, visits, records, company }: SeasonQuestion) =>
   lapsedByZone(lawn.zones, records, decidedIn(visits), company.today);
 
-/** Every way to do one step. @throws RangeError when it is no post-emergent of the lawn */
+/** Every way to do one step. @throws RangeError when there is nothing to choose about it */
 export function choicesView(question: SeasonQuestion, stepId: string): StepChoices {
   const { weather, readings, records } = question;
   const input = lawnSeasonInput(
@@ -95,7 +95,7 @@ export function choicesView(question: SeasonQuestion, stepId: string): StepChoic
     lapsedOf(question),
   );
   const choices = stepChoices(input, planSeason(input).steps, stepId);
-  if (!choices) throw new RangeError(`no post-emergent step ${stepId}`);
+  if (!choices) throw new RangeError(`nothing to choose about step ${stepId}`);
   return choices;
 }
 

@@ -27,9 +27,10 @@ import {
   Words,
 } from '@/ui';
 import { ProductSheet, type LibraryEntry } from './ProductSheet';
+import { RulesPanel } from './RulesPanel';
 import { useShelf } from './useShelf';
 
-const VIEWS = ['own', 'library'] as const;
+const VIEWS = ['own', 'library', 'rules'] as const;
 const KINDS = ['herbicide', 'insecticide', 'fungicide', 'other', 'fertilizer'] as const;
 type Kind = (typeof KINDS)[number];
 
@@ -70,7 +71,15 @@ export function ShelfScreen() {
         options={VIEWS.map((value) => ({ value, label: t(`shelf.view.${value}`) }))}
         onChange={setView}
       />
-      {!shelf.ready ? <Loading /> : view === 'own' ? <Own shelf={shelf} /> : <Library />}
+      {!shelf.ready ? (
+        <Loading />
+      ) : view === 'own' ? (
+        <Own shelf={shelf} />
+      ) : view === 'rules' ? (
+        <RulesPanel shelf={shelf} />
+      ) : (
+        <Library />
+      )}
     </Screen>
   );
 }

@@ -1,4 +1,4 @@
-import type { Company, ShelfLabel } from '@alfombra/core';
+import { policySchema, type Company, type ShelfLabel } from '@alfombra/core';
 import { useCompany, useSession, useUpdateCompany } from '@/api/queries';
 
 /** The company's labels and how they are changed; only the owner may. */
@@ -22,6 +22,8 @@ export function useShelf() {
   return {
     ready: company.data !== undefined,
     labels,
+    policy: company.data?.policy ?? policySchema.parse({}),
+    change,
     onlyShelf: company.data?.policy.onlyShelf ?? false,
     mayChange: session.data?.role === 'owner',
     busy: update.isPending,
