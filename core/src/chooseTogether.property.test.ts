@@ -78,7 +78,8 @@ const weedQuestion = (
   walks: 1,
   usage: { usage: new Usage(), date: DATE },
 });
-const FEED = { fertilizer: '24-0-11-half-slow', productLbPer1000: 3, nLbPer1000: 0.72 };
+const FEED = { fertilizer: '24-0-11-half-slow', productLbPer1000: 3 };
+const PREVENT = { products: [{ herbicide: 'pendimethalin', ratePerAcre: 50 }], areaFt2: 3000 };
 
 const random = fc.record({
   grasses: fc.uniqueArray(fc.constantFrom<GrassSlug>(...turf), { minLength: 1, maxLength: 2 }),
@@ -90,17 +91,19 @@ const random = fc.record({
     }),
     { selector: ({ cause }) => cause, maxLength: 2 },
   ),
+  prevent: fc.boolean(),
   feed: fc.boolean(),
   airHighF: fc.integer({ min: 55, max: 95 }),
 });
 type Sample = typeof random extends fc.Arbitrary<infer T> ? T : never;
 
-function ask({ grasses, weeds: list, causes: named, feed, airHighF }: Sample) {
+function ask({ grasses, weeds: list, causes: named, prevent, feed, airHighF }: Sample) {
   const input = inputOf(grasses);
   const zoneCase = zoneCaseOf(input, input.zones[0]!);
   const answer = chooseTogether(zoneCase, {
     weeds: list.length > 0 ? weedQuestion(grasses, list, airHighF, zoneCase.areaFt2) : null,
     causes: named.map((target) => ({ ...target, targetPct: 80 })),
+    prevent: prevent ? PREVENT : null,
     feed: feed ? FEED : null,
     date: DATE,
     airHighF,
@@ -148,8 +151,9 @@ it('chooses nothing that the checker calls an exceedance, and reaches all it was
               severity === 'exceeds' &&
               // How far apart the walks lie is settled when they get their days.
               !rule.endsWith('interval') &&
-              // The feeding is given here, not chosen.
-              material !== FEED.fertilizer,
+              // The feeding and the pre-emergent are given here, not chosen.
+              material !== FEED.fertilizer &&
+              material !== 'pendimethalin',
           );
           expect({ option, over }).toMatchObject({ over: [] });
         }
@@ -187,7 +191,12 @@ it('never costs more together than apart, nor takes more walks, and keeps the la
   );
 });
 it('sprays leaf work in one tank and waters the other in by itself', () => {
-  const base = { grasses: ['tall-fescue' as const], weeds: ['dandelion'], feed: false };
+  const base = {
+    grasses: ['tall-fescue' as const],
+    weeds: ['dandelion'],
+    prevent: false,
+    feed: false,
+  };
   const leaf = ask({
     ...base,
     airHighF: 74,
@@ -201,6 +210,9 @@ it('sprays leaf work in one tank and waters the other in by itself', () => {
     causes: [{ cause: 'white-grub', mode: 'preventive' }],
   }).answer.options[0]!;
   expect(grubs.walks.map(({ lane }) => lane)).toEqual(['leaf', 'soil']);
+  const spring = ask({ ...base, airHighF: 74, causes: [], prevent: true, feed: true }).answer;
+  expect(spring.options[0]!.walks.map(({ lane }) => lane)).toEqual(['leaf', 'granule']);
+  expect(spring.apart!.walks).toBe(3);
 });
 it('puts what is due in a zone together for a step, and leaves weeds alone that are alone', () => {
   const dandelion = { weed: 'dandelion', cover: 0.2 };

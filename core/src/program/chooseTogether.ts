@@ -1,11 +1,11 @@
-import { applicationRules, gradeControl } from '../knowledge';
+import { applicationRules, gradeControl, herbicide, type Herbicide } from '../knowledge';
 import { SQUARE_FEET_PER_ACRE, type LocalDate } from '../units';
 import { MOST_WALKS, problemOf, survivors, SUREST } from './chooseWalks';
 import { screenAll, type Candidate, type MixQuestion } from './chooseMix';
 import type { WalkPlan } from './exactWalks';
 import type { Exclusion } from './reason';
 import { screenTreatments, type CauseTarget, type TreatmentCandidate } from './screenTreatments';
-import type { FeedStep, TreatmentExclusion } from './step';
+import type { FeedStep, PreventStep, TreatmentExclusion } from './step';
 import { togetherWalks, type Family, type TogetherPlan } from './togetherWalks';
 import type { ZoneCase } from './zoneCase';
 
@@ -20,7 +20,9 @@ export interface TogetherQuestion {
   /** The weeds; `null` where none are due. */
   weeds: MixQuestion | null;
   causes: readonly (CauseTarget & { targetPct: number })[];
-  feed: Pick<FeedStep, 'fertilizer' | 'productLbPer1000' | 'nLbPer1000'> | null;
+  /** The pre-emergent that is planned for the day; it is chosen by its own step. */
+  prevent: Pick<PreventStep, 'products' | 'areaFt2'> | null;
+  feed: Pick<FeedStep, 'fertilizer' | 'productLbPer1000'> | null;
   date: LocalDate;
   airHighF: number;
 }
@@ -52,6 +54,8 @@ export interface TogetherAnswer {
 }
 
 const MOST_TREATMENTS = 2;
+/** Days that what is sprayed on the leaf is left to dry before anything is watered in. */
+const DRY_DAYS = 2;
 /** Where a treatment has no price of its own, $ per 1000 ft² (invented). */
 const USUAL_USD = 6;
 
@@ -152,27 +156,46 @@ function treatmentFamily(
   };
 }
 
-/** The feeding is one walk with the spreader; what it costs is not compared. */
-const FEEDING: Family = {
+/** Work that is settled but for the walk it goes out on: one use, by any of these lanes. */
+const settled = (cost: number, lanes: readonly Lane[]): Family => ({
   problem: {
-    items: [{ cost: 0, components: 1, kill: [1], uses: [], lane: LANES.indexOf('granule') }],
-    conflict: () => false,
+    items: lanes.map((lane) => ({
+      cost,
+      components: 1,
+      kill: [1],
+      uses: [],
+      lane: LANES.indexOf(lane),
+    })),
+    conflict: () => true,
     capacity: [],
     mostProducts: 1,
     mostComponents: 1,
     mostWalks: 1,
   },
   need: [1],
-};
+});
 
 interface Kind {
   family: Family;
   /** What each item of the family is on the ground. */
-  material: (item: number) => TogetherMaterial;
+  materials: (item: number) => TogetherMaterial[];
   /** Survivors' share of each of its targets after one item. */
   targets: { slug: string; hit: (item: number) => number }[];
   interval: (item: number) => number;
 }
+
+const herbicideOf = ({
+  product,
+  ratePerAcre,
+}: {
+  product: Herbicide;
+  ratePerAcre: number;
+}): TogetherMaterial => ({
+  kind: 'herbicide',
+  slug: product.slug,
+  ratePerAcre,
+  unit: product.unit,
+});
 
 function herbicideKind(question: MixQuestion, feasible: readonly Candidate[]): Kind {
   const { walkCost: _walkCost, ...problem } = problemOf(question, feasible, MOST_WALKS);
@@ -181,10 +204,7 @@ function herbicideKind(question: MixQuestion, feasible: readonly Candidate[]): K
       problem,
       need: question.targets.map(({ targetPct }) => survivors(targetPct / 100)),
     },
-    material: (item) => {
-      const { product, ratePerAcre } = feasible[item]!;
-      return { kind: 'herbicide', slug: product.slug, ratePerAcre, unit: product.unit };
-    },
+    materials: (item) => [herbicideOf(feasible[item]!)],
     targets: question.targets.map(({ weed }, index) => ({
       slug: weed,
       hit: (item) => feasible[item]!.effect * feasible[item]!.hits[index]!,
@@ -200,14 +220,9 @@ function treatmentKind(
 ): Kind {
   return {
     family: treatmentFamily(offers, question, areaFt2),
-    material: (item) => {
+    materials: (item) => {
       const { product, ratePerAcre } = offers[item]!.candidate;
-      return {
-        kind: 'treatment',
-        slug: product.slug,
-        ratePerAcre,
-        unit: product.unit ?? 'oz',
-      };
+      return [{ kind: 'treatment', slug: product.slug, ratePerAcre, unit: product.unit ?? 'oz' }];
     },
     targets: question.causes.map(({ cause }, index) => ({
       slug: cause,
@@ -217,14 +232,41 @@ function treatmentKind(
   };
 }
 
+/**
+ * A pre-emergent goes out dry, or is watered in; where its label gives it days until then, it may be
+ * sprayed with what has to dry on the leaf first.
+ */
+function preventKind({ products, areaFt2 }: NonNullable<TogetherQuestion['prevent']>): Kind {
+  const parts = products.flatMap(({ herbicide: slug, ratePerAcre }) => {
+    const product = herbicide(slug);
+    return product ? [{ product, ratePerAcre }] : [];
+  });
+  const dry = parts.some(({ product }) => product.form === 'granule');
+  const waits = parts.every(({ product: { water } }) => (water.withinDays ?? Infinity) >= DRY_DAYS);
+  const acres = areaFt2 / SQUARE_FEET_PER_ACRE;
+  const cost = parts.reduce(
+    (sum, { product, ratePerAcre }) => sum + product.usdPerUnitInvented * ratePerAcre * acres,
+    0,
+  );
+  return {
+    family: settled(cost, dry ? ['granule'] : waits ? ['leaf', 'soil'] : ['soil']),
+    materials: () => parts.map(herbicideOf),
+    targets: [],
+    interval: () => 0,
+  };
+}
+
+/** The feeding is one walk with the spreader; what the fertilizer costs is not compared. */
 const feedKind = (feed: NonNullable<TogetherQuestion['feed']>): Kind => ({
-  family: FEEDING,
-  material: () => ({
-    kind: 'fertilizer',
-    slug: feed.fertilizer,
-    ratePerAcre: (feed.productLbPer1000 * SQUARE_FEET_PER_ACRE) / 1000,
-    unit: 'lb',
-  }),
+  family: settled(0, ['granule']),
+  materials: () => [
+    {
+      kind: 'fertilizer',
+      slug: feed.fertilizer,
+      ratePerAcre: (feed.productLbPer1000 * SQUARE_FEET_PER_ACRE) / 1000,
+      unit: 'lb',
+    },
+  ],
   targets: [],
   interval: () => 0,
 });
@@ -246,7 +288,7 @@ function walksOf({ passes, families }: TogetherPlan, kinds: readonly Kind[]) {
       );
       for (let walk = 0; walk < count; walk += 1) {
         const items = tanks.shift() as WalkPlan['walks'][number];
-        open[walk]!.materials.push(...items.map((item) => kinds[index]!.material(item)));
+        open[walk]!.materials.push(...items.flatMap((item) => kinds[index]!.materials(item)));
       }
     });
   });
@@ -282,17 +324,18 @@ function optionOf(
 }
 
 /**
- * The exact choice for all that a zone needs at once: weeds, insects, diseases and the feeding that
- * is due, over the fewest or the cheapest walks. What works on the leaf never shares a tank with what
+ * The exact choice for all that a zone needs at once: weeds, insects, diseases, the pre-emergent and
+ * the feeding that are due, over the fewest or the cheapest walks. What works on the leaf never shares a tank with what
  * must be watered in (common practice), a dry product has a walk of its own.
  */
 export function chooseTogether(zoneCase: ZoneCase, question: TogetherQuestion): TogetherAnswer {
-  const { weeds, feed, causes } = question;
+  const { weeds, prevent, feed, causes } = question;
   const screened = weeds ? screenAll(weeds) : { feasible: [], excluded: [] };
   const { offers, excluded } = offersOf(zoneCase, question);
   const kinds: Kind[] = [
     ...(weeds ? [herbicideKind(weeds, screened.feasible)] : []),
     ...(causes.length > 0 ? [treatmentKind(question, offers, zoneCase.areaFt2)] : []),
+    ...(prevent ? [preventKind(prevent)] : []),
     ...(feed ? [feedKind(feed)] : []),
   ];
   const walkUsd = weeds?.walkUsd ?? applicationRules.walkUsdInvented;

@@ -1,4 +1,4 @@
-import { applicationRules } from '../knowledge';
+import { applicationRules, herbicide } from '../knowledge';
 import type { LocalDate } from '../units';
 import { chooseTogether, type TogetherAnswer } from './chooseTogether';
 import { chooseWalks, relaxedWishes, type Relaxed, type WalksAnswer } from './chooseWalks';
@@ -6,7 +6,8 @@ import { targetControl, type MixQuestion } from './chooseMix';
 import type { SeasonInput } from './seasonInput';
 import { expectedDay } from './sprayDay';
 import { question } from './sprayQuestion';
-import type { ControlStep, FeedStep, ProtectStep, SeedStep, Step } from './step';
+import type { ControlStep, FeedStep, PreventStep, ProtectStep, SeedStep, Step } from './step';
+import { Usage } from './usage';
 import { zoneCaseOf, type ZoneCase } from './zoneCase';
 
 export interface StepChoices extends WalksAnswer {
@@ -34,10 +35,20 @@ function weedQuestion(
   });
 }
 
+/** The same question with the pre-emergent of the day counted as used: its actives are in the tank. */
+function beside(weeds: MixQuestion, prevent: PreventStep, date: LocalDate): MixQuestion {
+  const usage = weeds.usage?.usage.copy() ?? new Usage();
+  for (const { herbicide: slug, ratePerAcre } of prevent.products) {
+    const product = herbicide(slug);
+    if (product) usage.add(product, ratePerAcre, date);
+  }
+  return { ...weeds, usage: { usage, date } };
+}
+
 /**
  * Every way to do a step on its best day: the weeds alone (cheapest, fewest walks, the next best and
- * a weaker one, and what asking for less would save), and the weeds, insects, diseases and feeding of
- * the zone that are due that day together. Limits count what is on record, not what else is planned.
+ * a weaker one, and what asking for less would save), and the weeds, insects, diseases, pre-emergent
+ * and feeding of the zone that are due that day together. Limits count what is on record, not what else is planned.
  * @returns `null` when the step is no post-emergent and no treatment of one of the zones
  */
 export function stepChoices(
@@ -58,10 +69,11 @@ export function stepChoices(
       ? step
       : due.find((other): other is ControlStep => other.kind === 'control');
   const protects = due.filter((other): other is ProtectStep => other.kind === 'protect');
+  const prevent = due.find((other): other is PreventStep => other.kind === 'prevent') ?? null;
   const feed = due.find((other): other is FeedStep => other.kind === 'feed') ?? null;
   const weeds = control ? weedQuestion(zoneCase, control, seed, date) : null;
   const airHighF = expectedDay(zoneCase.season, date).airHighF;
-  const alone = protects.length === 0 && !feed;
+  const alone = protects.length === 0 && !prevent && !feed;
   return {
     ...(weeds && step.kind === 'control' ? chooseWalks(weeds) : { options: [], excluded: [] }),
     relaxed: weeds && step.kind === 'control' ? relaxedWishes(weeds) : [],
@@ -69,19 +81,20 @@ export function stepChoices(
       ? null
       : {
           ...chooseTogether(zoneCase, {
-            weeds,
+            weeds: weeds && prevent ? beside(weeds, prevent, date) : weeds,
             causes: protects.map(({ cause, mode }) => ({
               cause,
               mode,
 
               targetPct: applicationRules.targetControl,
             })),
+            prevent,
             feed,
             date,
             airHighF,
           }),
-          stepIds: [...(control ? [control] : []), ...protects, ...(feed ? [feed] : [])].map(
-            ({ id }) => id,
+          stepIds: [control, ...protects, prevent, feed].flatMap((other) =>
+            other ? [other.id] : [],
           ),
         },
   };

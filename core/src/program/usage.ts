@@ -51,6 +51,12 @@ export class Usage {
     this.uses.push({ product, ratePerAcre, date });
   }
 
+  copy(): Usage {
+    const usage = new Usage();
+    usage.uses.push(...this.uses);
+    return usage;
+  }
+
   get isEmpty(): boolean {
     return this.uses.length === 0;
   }

@@ -1,4 +1,4 @@
-import { samplesOut, zoneArea } from '@alfombra/core';
+import { samplesOut, zoneArea, type Zone } from '@alfombra/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -7,6 +7,7 @@ import { SeasonPending } from '@/features/season/SeasonPending';
 import { useLawnSeason } from '@/features/season/useLawnSeason';
 import { deepScreen } from '@/features/deepScreen';
 import { SeasonStrip } from '@/features/season/SeasonStrip';
+import { useYear, yearQuestion } from '@/features/season/useYear';
 import { materialName } from '@/features/season/productWords';
 import { useWalkStore } from '@/state/walkStore';
 import {
@@ -33,7 +34,15 @@ const CROSSING_SHOWN = 'crabgrass-germinates';
 
 /** These come with the screens behind: the front page is drawn without them. */
 const RiskCard = deepScreen('RiskCard');
+const StripReader = deepScreen('StripReader');
+const DayCard = deepScreen('DayCard');
 const LaboratoryResults = deepScreen('LaboratoryResults');
+
+/** The zone that is picked, or else the largest; `null` where none is measured. */
+function shownZone(zones: readonly Zone[], picked: string | null): Zone | null {
+  const largest = [...zones].sort((a, b) => zoneArea(b) - zoneArea(a))[0];
+  return zones.find(({ id }) => id === picked) ?? largest ?? null;
+}
 
 /** One lawn: its plan to scale, the stand of each zone, and the strip of its season. */
 export function LawnScreen({ lawnId }: { lawnId: string }) {
@@ -43,6 +52,12 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
   const { question, view, records, visits, error, retry } = useLawnSeason(lawnId);
   const walk = useWalkStore(({ walks }) => walks[lawnId]);
   const [picked, setPicked] = useState<string | null>(null);
+  const [day, setDay] = useState<number | null>(null);
+  const shown = shownZone(question?.lawn.zones ?? [], picked);
+  const year = useYear(
+    question && view && shown ? yearQuestion(question, shown) : null,
+    question?.lawn.version ?? 0,
+  ).data;
   const onBack = wide ? undefined : () => router.push('/lawns');
   if (question && question.lawn.zones.length === 0) {
     return (
@@ -62,8 +77,9 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
     return <SeasonPending title={t('lawns.title')} onBack={onBack} error={error} onRetry={retry} />;
   }
   const { lawn, weather } = question;
-  const largest = [...lawn.zones].sort((a, b) => zoneArea(b) - zoneArea(a))[0]!;
-  const zone = lawn.zones.find(({ id }) => id === picked) ?? largest;
+  const zone = shown!;
+  const steps = view.season.steps.filter(({ zoneId }) => zoneId === zone.id);
+  const read = year && day !== null ? year.days[Math.min(day, year.days.length - 1)] : undefined;
   const soil = view.soil[zone.id]!;
   const now = soil.meanF[soil.measuredDays - 1] ?? null;
   const crossing = soil.crossings[CROSSING_SHOWN];
@@ -193,10 +209,30 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
             )}
           </View>
         </View>
-        <SeasonStrip
-          soil={soil}
-          steps={view.season.steps.filter(({ zoneId }) => zoneId === zone.id)}
-        />
+        <View className="relative">
+          <SeasonStrip soil={soil} steps={steps} />
+          {year ? (
+            <StripReader
+              year={year}
+              risks={view.risk}
+              day={day ?? year.measuredDays - 1}
+              onDay={setDay}
+            />
+          ) : null}
+        </View>
+        {read ? (
+          <DayCard
+            read={read}
+            open={steps.filter(
+              ({ window, state }) =>
+                state !== 'done' && window.opens <= read.date && read.date <= window.closes,
+            )}
+          />
+        ) : (
+          <Words size="note" tone="second">
+            {t('lawn.dragStrip')}
+          </Words>
+        )}
         <Words size="note" tone="quiet">
           {t('lawn.weather', { high: number(today.tmaxF), low: number(today.tminF) })}
         </Words>

@@ -50,7 +50,9 @@ export function ChoiceSheet({
   );
 }
 
-/** Whole dollars and the walks of a way to do it. */
+type TogetherOption = NonNullable<StepChoices['together']>['options'][number];
+
+/** What a way to do it costs, and its walks. */
 function Price({
   title,
   usd,
@@ -104,6 +106,12 @@ function Control({ control, misses }: { control: Record<string, number>; misses:
   );
 }
 
+/** Whether a product goes out on more than one of the walks. */
+function repeats(walks: TogetherOption['walks']): boolean {
+  const slugs = walks.flatMap(({ materials }) => materials.map(({ slug }) => slug));
+  return new Set(slugs).size < slugs.length;
+}
+
 /** The step with whatever else the zone needs that day: which products share a walk, which may not. */
 function Together({
   together,
@@ -139,7 +147,13 @@ function Together({
             title={t(`choice.kind.${option.kind}`)}
             usd={option.totalUsdInvented}
             walks={option.walks.length}
-            note={t('choice.withWalks')}
+            note={t(
+              option.walks.some(({ materials }) =>
+                materials.some(({ kind }) => kind === 'fertilizer'),
+              )
+                ? 'choice.withoutFeed'
+                : 'choice.withWalks',
+            )}
           />
           {option.walks.map(({ lane, materials }, index) => (
             <View key={index}>
@@ -155,7 +169,7 @@ function Together({
               ))}
             </View>
           ))}
-          {option.walks.length > 1 && option.minIntervalDays > 0 ? (
+          {repeats(option.walks) && option.minIntervalDays > 0 ? (
             <Words size="note" tone="second">
               {t('choice.repeatApart', { days: option.minIntervalDays })}
             </Words>

@@ -12,7 +12,7 @@ import type { SeasonQuestion } from './seasonView';
 import { areaDoubt } from './productWords';
 import { StepCard } from './StepCard';
 import { useLawnSeason } from './useLawnSeason';
-import { useYear } from './useYear';
+import { useYear, yearQuestion } from './useYear';
 import { YearPanel } from './YearPanel';
 
 /** Clashes that are the same question in several zones, together. */
@@ -39,15 +39,7 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
     question?.lawn.zones.find(({ id }) => id === picked) ??
     [...(question?.lawn.zones ?? [])].sort((a, b) => zoneArea(b) - zoneArea(a))[0];
   const year = useYear(
-    tab === 'ground' && question && shownZone
-      ? {
-          zone: shownZone,
-          region: question.lawn.region,
-          upkeep: question.lawn.upkeep,
-          readings: question.readings.filter(({ zoneId }) => zoneId === shownZone.id),
-          weather: question.weather,
-        }
-      : null,
+    tab === 'ground' && question && shownZone ? yearQuestion(question, shownZone) : null,
     question?.lawn.version ?? 0,
   );
   const onBack = () => router.push(`/lawns/${lawnId}`);

@@ -10,6 +10,8 @@ import { stepName } from './stepName';
 const CURVE_HEIGHT = 150;
 const ROW_HEIGHT = 34;
 const PAD = 12;
+/** Width of a bold letter of 14 px, about. */
+const LETTER = 7.8;
 /** Days either side over which the projected curve is drawn smooth. */
 const SMOOTH_DAYS = 8;
 /** The halo lies under the letters, so that lines behind do not cut them. */
@@ -172,7 +174,14 @@ export function SeasonStrip({ soil, steps }: { soil: SoilView; steps: readonly S
             const top = CURVE_HEIGHT + 24 + index * ROW_HEIGHT;
             const left = x(step.window.opens);
             const wide = Math.max(12, x(step.window.closes) - left);
-            const onRight = left + wide < width * 0.56;
+            const name = stepName(t, step);
+            const long = name.length * LETTER;
+            const side =
+              left + wide + 6 + long < width
+                ? { x: left + wide + 6, anchor: 'start' as const }
+                : left - 6 - long > 0
+                  ? { x: left - 6, anchor: 'end' as const }
+                  : { x: width - 2, anchor: 'end' as const };
             const hangs = step.window.basis.kind === 'soil';
             const index0 = daysBetween(soil.start, step.window.opens);
             const from = hangs ? middle[index0] : null;
@@ -191,9 +200,9 @@ export function SeasonStrip({ soil, steps }: { soil: SoilView; steps: readonly S
                 ) : null}
                 <Rect x={left} y={top} width={wide} height={24} rx={5} fill={knotDye[step.kind]} />
                 <Text
-                  x={onRight ? left + wide + 6 : left - 6}
+                  x={side.x}
                   y={top + 17}
-                  textAnchor={onRight ? 'start' : 'end'}
+                  textAnchor={side.anchor}
                   fontSize={14}
                   fontFamily={BOLD}
                   fill="var(--ink)"
@@ -202,7 +211,7 @@ export function SeasonStrip({ soil, steps }: { soil: SoilView; steps: readonly S
                   strokeLinejoin="round"
                   {...HALO}
                 >
-                  {stepName(t, step)}
+                  {name}
                 </Text>
               </G>
             );

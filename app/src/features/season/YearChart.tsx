@@ -1,9 +1,10 @@
 import { daysBetween, type LocalDate, type Step } from '@alfombra/core';
-import { useRef, useState, type PointerEvent as ReactPointerEvent } from 'react';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import Svg, { Circle, Line, Path, Rect, Text } from 'react-native-svg';
 import { knotDye, longDay, monthName, number } from '@/ui';
+import { useDayDrag } from './useDayDrag';
 import { YEAR_CURVES, type YearCurve } from './yearCurves';
 import type { YearView } from './yearView';
 
@@ -14,15 +15,6 @@ const PAD = 12;
 const HALO = { paintOrder: 'stroke' };
 const FACE = 'AtkinsonHyperlegibleNext_400Regular';
 const BOLD = 'AtkinsonHyperlegibleNext_700Bold';
-const STEPS: Readonly<Record<string, number>> = {
-  ArrowLeft: -1,
-  ArrowRight: 1,
-  ArrowDown: -7,
-  ArrowUp: 7,
-  PageDown: -30,
-  PageUp: 30,
-};
-
 /**
  * One curve of the year with its band, and a day that is dragged along it by thumb, mouse or arrow
  * keys. A slider to whoever does not see it.
@@ -43,7 +35,6 @@ export function YearChart({
 }) {
   const { t } = useTranslation();
   const [width, setWidth] = useState(0);
-  const dragging = useRef(false);
   const last = year.days.length - 1;
   const first = year.days[0]!.date;
   const { values, low, high, lines, unit, digits, from, to } = YEAR_CURVES[curve](year);
@@ -72,33 +63,9 @@ export function YearChart({
     }
     return top === '' ? '' : `${top}${back}Z`;
   };
-  const dayAt = (event: ReactPointerEvent) => {
-    const rect = event.currentTarget.getBoundingClientRect();
-    const share = (event.clientX - rect.left - PAD) / Math.max(1, rect.width - 2 * PAD);
-    return Math.max(0, Math.min(last, Math.round(share * last)));
-  };
   const read = year.days[day]!;
   const value = values[day] ?? null;
-  const handlers = {
-    onPointerDown: (event: ReactPointerEvent) => {
-      dragging.current = true;
-      event.currentTarget.setPointerCapture(event.pointerId);
-      onDay(dayAt(event));
-    },
-    onPointerMove: (event: ReactPointerEvent) => {
-      if (dragging.current) onDay(dayAt(event));
-    },
-    onPointerUp: () => (dragging.current = false),
-    onPointerCancel: () => (dragging.current = false),
-    onKeyDown: (event: { key: string; preventDefault: () => void }) => {
-      const move =
-        event.key === 'Home' ? -day : event.key === 'End' ? last - day : STEPS[event.key];
-      if (move === undefined) return;
-      event.preventDefault();
-      onDay(Math.max(0, Math.min(last, day + move)));
-    },
-    tabIndex: 0,
-  } as object;
+  const handlers = useDayDrag({ day, last, pad: PAD, onDay });
   const onRight = x(day) < width * 0.6;
   return (
     <View

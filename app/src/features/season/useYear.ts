@@ -1,6 +1,20 @@
 import { useQuery } from '@tanstack/react-query';
 import { askYear } from '@/workers/askSeason';
+import type { SeasonQuestion } from './seasonView';
 import type { YearQuestion } from './yearView';
+import type { Zone } from '@alfombra/core';
+
+/** What the year of a zone of a lawn is worked out from. */
+export const yearQuestion = (
+  { lawn, readings, weather }: SeasonQuestion,
+  zone: Zone,
+): YearQuestion => ({
+  zone,
+  region: lawn.region,
+  upkeep: lawn.upkeep,
+  readings: readings.filter(({ zoneId }) => zoneId === zone.id),
+  weather,
+});
 
 /** A zone's year; worked out anew when its site, its probe or the weather change. */
 export function useYear(question: YearQuestion | null, version: number | string) {

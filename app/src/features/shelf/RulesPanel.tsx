@@ -70,7 +70,7 @@ export function RulesPanel({ shelf }: { shelf: ReturnType<typeof useShelf> }) {
   return (
     <>
       {shelf.error ? <Failed message={words(shelf.error)} /> : null}
-      {fixed ? <Words tone="second">{t('shelf.ownerOnly')}</Words> : null}
+      {fixed ? <Words tone="second">{t('rulesUi.ownerOnly')}</Words> : null}
       <Card>
         <Title>{t('rulesUi.fertilizer')}</Title>
         <Words tone="second">{t('rulesUi.lead')}</Words>
@@ -123,7 +123,7 @@ export function RulesPanel({ shelf }: { shelf: ReturnType<typeof useShelf> }) {
         )}
         {fixed ? (
           <Words>
-            {t(ordinance.phosphorusNeedsReason ? 'rulesUi.p.reason' : 'rulesUi.p.free')}
+            {`${t('rulesUi.phosphorus')}: ${t(ordinance.phosphorusNeedsReason ? 'rulesUi.p.reason' : 'rulesUi.p.free')}`}
           </Words>
         ) : (
           <Choices
