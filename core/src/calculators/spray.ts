@@ -19,6 +19,8 @@ const MEMORY: Source = { kind: 'memory' };
 const COMMON: Source = { kind: 'common-practice' };
 /** A rate this far over what was meant calls for a stop, %. */
 const TOLERANCE_PCT = 10;
+/** Blades browned three days after a test spot that stop the job, and how long it then waits. */
+const TEST_SPOT = { mostBrownPct: 10, waitDays: 21 };
 
 const volume = (gpa: number) => [
   figure('gal-per-1000', gpa / THOUSANDS_PER_ACRE, 'gal/1000 ft²', 3, true),
@@ -286,6 +288,29 @@ export const sprayCalculators: readonly Calculator[] = [
       };
     },
     source: ALGEBRA,
+  },
+  {
+    slug: 'test-spot',
+    group: 'spray',
+    fields: [num('spot-area', 'ft²', 20, [1, 1000]), num('brown-blades', '%', 5, [0, 100])],
+    compute: (v) => {
+      const failed = v.num('brown-blades') > TEST_SPOT.mostBrownPct;
+      return {
+        figures: [
+          figure('brown-area', (v.num('spot-area') * v.num('brown-blades')) / 100, 'ft²', 1, true),
+          ...(failed ? [figure('wait', TEST_SPOT.waitDays, 'd', 0)] : []),
+        ],
+        notes: [
+          failed
+            ? note('calc-test-failed', 'stop', {
+                max: TEST_SPOT.mostBrownPct,
+                days: TEST_SPOT.waitDays,
+              })
+            : note('calc-test-passed', 'good', { max: TEST_SPOT.mostBrownPct }),
+        ],
+      };
+    },
+    source: COMMON,
   },
   {
     slug: 'adjuvant',

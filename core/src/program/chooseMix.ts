@@ -7,7 +7,7 @@ import {
   type Herbicide,
   type ToleranceCondition,
 } from '../knowledge';
-import { efficacy, stageFactor } from '../knowledge/efficacy';
+import { efficacy, MOST_CONTROL, stageFactor } from '../knowledge/efficacy';
 import { activesOf, meanResidual, type ShelfLabel } from '../rates';
 import { shelfHerbicides } from '../rates/labelled';
 import { SQUARE_FEET_PER_ACRE, type LocalDate } from '../units';
@@ -205,7 +205,10 @@ function screen(
       : 1;
   const hits = question.targets.map(({ weed, stage }) => {
     const full = efficacy(question.mode, weed, product.slug) * held;
-    return Math.round(full * (stage ? stageFactor(weed, stage, product.slug) : 1));
+    const factor = stage ? stageFactor(weed, stage, product.slug) : 1;
+    return Math.round(
+      factor > 1 ? Math.max(full, Math.min(MOST_CONTROL, full * factor)) : full * factor,
+    );
   });
   if (Math.max(0, ...hits) < applicationRules.usefulEfficacy) {
     refuse('R12-no-use', { best: Math.max(0, ...hits) });
