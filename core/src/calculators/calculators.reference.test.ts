@@ -401,3 +401,33 @@ describe('every calculator', () => {
     );
   });
 });
+
+describe('soil by the calendar and seed by the mix', () => {
+  it('passes 55 °F at 2 in on day 110 and 292.6 (two waves in moist loam, by hand)', () => {
+    const got = figures('soil-by-date', {
+      'year-mean': 55,
+      'half-range': 25,
+      'warmest-day': 200,
+      'probe-depth': 2,
+      threshold: 55,
+      'day-of-year': 110,
+    });
+    expect(got['rises-on']).toBeCloseTo(110, 0);
+    expect(got['falls-on']).toBeCloseTo(292.6, 0);
+    expect(Math.abs(got['soil-mean']! - 55)).toBeLessThan(0.4);
+    expect(notes('soil-by-date', { 'year-mean': 55, threshold: 95 })).toContain(
+      'calc-never-passes',
+    );
+  });
+  it('mixes tall fescue and bluegrass: 0.9·5 + 0.1·1.25 lb pure live seed', () => {
+    const got = figures('seed-mix', {
+      mix: 'mix-fescue-bluegrass',
+      use: 'overseed',
+      area: 1000,
+      purity: 100,
+      germination: 100,
+    });
+    near(got.total, 4.625);
+    near(got['seeds-tall-fescue'], (4.625 * 0.9 * 225_000) / 1000);
+  });
+});

@@ -1,6 +1,8 @@
 import type { Source } from '../knowledge';
 import { bulkDensity, sodPalletFt2 } from '../knowledge/amendments';
 import { plugOrder, seedInFertilizer, sodOrder } from '../establish/volumes';
+import { seedMixRate } from '../establish/seedRate';
+import { seedMix, seedMixes } from '../knowledge/seedMixes';
 import { choice, figure, note, num, type Calculator } from './calculator';
 
 const MEMORY: Source = { kind: 'memory' };
@@ -32,6 +34,41 @@ export const seedCalculators: readonly Calculator[] = [
       };
     },
     source: { kind: 'derived', ref: 'pure live seed = purity × germination' },
+  },
+  {
+    slug: 'seed-mix',
+    group: 'seed',
+    fields: [
+      choice(
+        'mix',
+        seedMixes.map(({ slug }) => slug),
+        'mix-fescue-bluegrass',
+      ),
+      choice('use', ['overseed', 'new'], 'overseed'),
+      num('area', 'ft²', 4200, [1, 2_000_000]),
+      num('purity', '%', 98, [10, 100]),
+      num('germination', '%', 85, [10, 100]),
+    ],
+    compute: (v) => {
+      const rate = seedMixRate(seedMix(v.choice('mix'))!, v.choice('use') as 'overseed' | 'new', {
+        purity: v.num('purity') / 100,
+        germination: v.num('germination') / 100,
+      });
+      const total = (rate.bulkLbPer1000 * v.num('area')) / 1000;
+      return {
+        figures: [
+          figure('total', total, 'lb', 2, true),
+          figure('per-pass', total / 2, 'lb', 2),
+          figure('bulk-rate', rate.bulkLbPer1000, 'lb/1000 ft²', 3),
+          ...rate.parts.flatMap(({ species, seedsPerFt2, countShare }) => [
+            figure(`seeds-${species}`, seedsPerFt2, '/ft²', 0),
+            figure(`count-${species}`, 100 * countShare, '%', 0),
+          ]),
+        ],
+        notes: [note('calc-two-pass', 'good'), note('calc-mix-count', 'good')],
+      };
+    },
+    source: COMMON,
   },
   {
     slug: 'sod',

@@ -14,9 +14,13 @@ import {
   sulfurFromTexture,
   type Amendment,
 } from '../fertility/lime';
+import { addDays, localDate } from '../units';
+import { analyticCrossing, analyticSoilF, type SoilWaves } from '../weather/analyticSoil';
 import { choice, figure, note, num, type Calculator, type CalculatorAnswer } from './calculator';
 
 const MEMORY: Source = { kind: 'memory' };
+/** Thermal diffusivity of moist loam, 10⁻⁶ m²/s. */
+const MOIST_LOAM = 0.5;
 
 function limeAnswer(lime: Amendment | null, areaFt2: number, airHighF: number): CalculatorAnswer {
   if (!lime) return { figures: [], notes: [note('calc-outside-table', 'stop')] };
@@ -41,8 +45,55 @@ function limeAnswer(lime: Amendment | null, areaFt2: number, airHighF: number): 
   };
 }
 
-/** Soil: what moves its pH, and what is laid on it. */
+/** Month and day of a day of a common year, as 04-20; days beyond the year's ends wrap. */
+const monthDay = (day: number): string =>
+  addDays(localDate('2026-01-01'), (((Math.round(day) - 1) % 365) + 365) % 365).slice(5);
+
+/** Soil: its temperature by the calendar, what moves its pH, and what is laid on it. */
 export const soilCalculators: readonly Calculator[] = [
+  {
+    slug: 'soil-by-date',
+    group: 'soil',
+    fields: [
+      num('year-mean', '°F', 56, [30, 85]),
+      num('half-range', '°F', 21, [2, 45]),
+      num('warmest-day', '', 200, [1, 366]),
+      num('probe-depth', 'in', 2, [0, 12]),
+      num('day-of-year', '', 98, [1, 366]),
+      num('threshold', '°F', 55, [20, 100]),
+    ],
+    compute: (v) => {
+      const waves: SoilWaves = {
+        meanF: v.num('year-mean'),
+        annualHalfRangeF: v.num('half-range'),
+        warmestDay: v.num('warmest-day'),
+        // The mean of the day: its own wave is left out.
+        dailyHalfRangeF: 0,
+        warmestHour: 13.5,
+        diffusivity: MOIST_LOAM,
+      };
+      const depth = v.num('probe-depth');
+      const days = analyticCrossing(waves, depth, v.num('threshold'));
+      return {
+        figures: [
+          figure('soil-mean', analyticSoilF(waves, depth, v.num('day-of-year'), 12), '°F', 1, true),
+          ...(days
+            ? [figure('rises-on', days.rising, '', 0), figure('falls-on', days.falling, '', 0)]
+            : []),
+        ],
+        notes: [
+          days
+            ? note('calc-passes', 'good', {
+                rising: monthDay(days.rising),
+                falling: monthDay(days.falling),
+              })
+            : note('calc-never-passes', 'caution'),
+          note('calc-by-calendar', 'caution'),
+        ],
+      };
+    },
+    source: { kind: 'published', ref: 'van Wijk & de Vries 1963; Campbell & Norman 1998' },
+  },
   {
     slug: 'lime-buffer',
     group: 'soil',

@@ -1,6 +1,7 @@
 /** Wilson 1927 intervals of point counts, the 50 % rule (common practice) and seed arithmetic. */
+import { seedMix, seedMixes } from '../knowledge';
 import { wilsonInterval } from '../lawn';
-import { coverDecision, seedRate } from '.';
+import { coverDecision, seedMixRate, seedRate } from '.';
 
 describe('Wilson interval, 95 %', () => {
   it.each([
@@ -38,4 +39,26 @@ it('seed from the bag: 6 lb PLS at 98 % and 85 % is 7.203 lb', () => {
   const rate = seedRate('tall-fescue', 'new', { purity: 0.98, germination: 0.85 });
   expect((rate!.bulkLbPer1000 / rate!.plsLbPer1000) * 6).toBeCloseTo(7.203, 3);
   expect(seedRate('st-augustine', 'overseed')).toBeNull();
+});
+
+describe('seed mixes', () => {
+  it.each(seedMixes.map((mix) => [mix.slug, mix] as const))(
+    '%s adds up, and seed is sold',
+    (_, mix) => {
+      expect(mix.parts.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
+      const rate = seedMixRate(mix, 'new');
+      expect(rate.parts.reduce((sum, { countShare }) => sum + countShare, 0)).toBeCloseTo(1, 9);
+      expect(rate.plsLbPer1000).toBeGreaterThan(0);
+    },
+  );
+  it('ten per cent bluegrass by weight is half the seeds: 0.1·2,000,000 of 0.9·225,000 + 0.1·2,000,000', () => {
+    const { parts } = seedMixRate(seedMix('mix-fescue-bluegrass')!, 'overseed');
+    expect(parts[1]!.countShare).toBeCloseTo(200_000 / 402_500, 9);
+  });
+  it('refuses a grass of which no seed is sold', () => {
+    const parts = [{ species: 'st-augustine' as const, share: 1 }];
+    expect(() =>
+      seedMixRate({ slug: 'x', parts, use: 'sun', source: { kind: 'memory' } }, 'new'),
+    ).toThrow(RangeError);
+  });
 });

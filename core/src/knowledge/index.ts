@@ -10,6 +10,7 @@ export * from './herbicides';
 export * from './measuring';
 export * from './nitrogen';
 export * from './region';
+export * from './seedMixes';
 export * from './seeding';
 export * from './signs';
 export * from './siteReadings';

@@ -1,5 +1,13 @@
 import { z } from 'zod';
-import { fertilizer, grassSlugSchema, herbicide, treatment } from '../knowledge';
+import {
+  fertilizer,
+  grass,
+  grassSlugSchema,
+  herbicide,
+  seedMix,
+  treatment,
+  type GrassSlug,
+} from '../knowledge';
 
 const positive = z.number().positive('above 0');
 const optional = (schema: z.ZodNumber) => schema.nullable().default(null);
@@ -13,7 +21,7 @@ export const shelfLabelSchema = z
     id: z.uuid(),
     /** Entry of the library that it is; `null`: something that the library does not have. */
     base: z
-      .object({ kind: z.enum(['herbicide', 'treatment', 'fertilizer']), slug: z.string() })
+      .object({ kind: z.enum(['herbicide', 'treatment', 'fertilizer', 'seed']), slug: z.string() })
       .nullable(),
     /** The company's own name for it. */
     name: z.string().trim().min(1, 'name it').max(80),
@@ -77,4 +85,8 @@ const entryOf = ({ kind, slug }: { kind: string; slug: string }) =>
     ? herbicide(slug)
     : kind === 'treatment'
       ? treatment(slug)
-      : fertilizer(slug);
+      : kind === 'fertilizer'
+        ? fertilizer(slug)
+        : (seedMix(slug) ?? (isGrass(slug) ? grass(slug).seed : undefined));
+
+const isGrass = (slug: string): slug is GrassSlug => grassSlugSchema.safeParse(slug).success;

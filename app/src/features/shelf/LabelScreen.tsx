@@ -13,7 +13,6 @@ import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { useFailureWords } from '@/api/useFailureWords';
-import { materialName } from '@/features/season/productWords';
 import {
   Button,
   Card,
@@ -28,6 +27,7 @@ import {
   Words,
 } from '@/ui';
 import { draftOfLabel, newDraft, readLabel, type LabelDraft, type LabelFigure } from './readLabel';
+import { entryName, seedEntries } from './seedEntries';
 import { useShelf } from './useShelf';
 
 const SIGNALS = ['none', 'caution', 'warning', 'danger'] as const;
@@ -61,7 +61,7 @@ function Form({
   const { t } = useTranslation();
   const router = useRouter();
   const words = useFailureWords();
-  const nameOf = (kind: string, slug: string) => materialName(t, { kind, slug });
+  const nameOf = (kind: string, slug: string) => entryName(t, { kind, slug });
   const [id] = useState(() => known?.id ?? uuid());
   const [draft, setDraft] = useState<LabelDraft>(() =>
     known ? draftOfLabel(known) : newDraft(base, nameOf),
@@ -90,8 +90,9 @@ function Form({
       .map(({ slug }) => ({ kind: 'herbicide', slug })),
     ...treatments.map(({ slug }) => ({ kind: 'treatment', slug })),
     ...fertilizers.map(({ slug }) => ({ kind: 'fertilizer', slug })),
+    ...seedEntries(),
   ]
-    .map((entry) => ({ value: `${entry.kind}:${entry.slug}`, label: materialName(t, entry) }))
+    .map((entry) => ({ value: `${entry.kind}:${entry.slug}`, label: entryName(t, entry) }))
     .sort((a, b) => a.label.localeCompare(b.label));
   return (
     <Screen

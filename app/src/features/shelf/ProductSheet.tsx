@@ -1,14 +1,18 @@
-import { fertilizer, herbicide, treatment } from '@alfombra/core';
+import {
+  fertilizer,
+  grass,
+  herbicide,
+  seedMix,
+  seedMixRate,
+  seedRate,
+  treatment,
+  type GrassSlug,
+} from '@alfombra/core';
 import { useRouter } from 'expo-router';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { materialName } from '@/features/season/productWords';
 import { Button, number, Sheet, Tag, Words } from '@/ui';
-
-export interface LibraryEntry {
-  kind: 'herbicide' | 'treatment' | 'fertilizer';
-  slug: string;
-}
+import { entryName, type LibraryEntry } from './seedEntries';
 
 type Row = [label: string, value: string];
 
@@ -24,10 +28,10 @@ export function ProductSheet({
   const router = useRouter();
   if (!entry) return null;
   return (
-    <Sheet open title={materialName(t, entry)} onClose={onClose}>
+    <Sheet open title={entryName(t, entry)} onClose={onClose}>
       <Tag label={t('shelf.typical')} tone="caution" />
       {rowsOf(t, entry).map(([label, value]) => (
-        <View key={label} className="flex-row gap-3">
+        <View key={`${label} ${value}`} className="flex-row gap-3">
           <Words tone="second" className="flex-1">
             {t(`shelf.row.${label}`)}
           </Words>
@@ -49,9 +53,44 @@ export function ProductSheet({
   );
 }
 
+/** Rates of a seed, and of a mix what it is made of by weight and by number. */
+function seedRows(t: ReturnType<typeof useTranslation>['t'], slug: string): Row[] {
+  const mix = seedMix(slug);
+  const rate = (use: 'overseed' | 'new') => {
+    const own = mix ? seedMixRate(mix, use) : seedRate(slug as GrassSlug, use);
+    return own ? `${number(own.plsLbPer1000, 2)} lb/1,000 ft²` : '–';
+  };
+  const seed = mix ? null : grass(slug as GrassSlug).seed;
+  return [
+    ['overseed', rate('overseed')],
+    ['newSeed', rate('new')],
+    ...(mix
+      ? seedMixRate(mix, 'overseed').parts.map(({ species, countShare }, index): Row => [
+          'part',
+          t('shelf.partOf', {
+            grass: t(`grass.${species}`),
+            weight: number(100 * mix.parts[index]!.share),
+            count: number(100 * countShare),
+          }),
+        ])
+      : []),
+    ...(seed
+      ? ([
+          ['seedsPerLb', number(seed.seedsPerLb)],
+          [
+            'germination',
+            t('shelf.daysRange', { low: seed.germinationDays[0], high: seed.germinationDays[1] }),
+          ],
+          ['soil', `${seed.soilF.min}–${seed.soilF.max} °F`],
+        ] as Row[])
+      : []),
+  ];
+}
+
 function rowsOf(t: ReturnType<typeof useTranslation>['t'], { kind, slug }: LibraryEntry): Row[] {
   const range = (low: number | null, high: number, unit: string) =>
     `${low === null ? '' : `${number(low, 2)}–`}${number(high, 2)} ${unit}`;
+  if (kind === 'seed') return seedRows(t, slug);
   if (kind === 'fertilizer') {
     const entry = fertilizer(slug);
     return entry

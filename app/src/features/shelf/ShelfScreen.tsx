@@ -1,4 +1,4 @@
-import { fertilizers, herbicides, treatments, type ShelfLabel } from '@alfombra/core';
+import { fertilizers, herbicides, seedMix, treatments, type ShelfLabel } from '@alfombra/core';
 import { labelOddities, unitPrice } from '@alfombra/core/judging';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -9,7 +9,6 @@ import { useFailureWords } from '@/api/useFailureWords';
 import { saveFile } from '@/features/plan/saveFile';
 import { FileButton } from '@/features/property/FileButton';
 import { exchange } from '@/features/property/useExchange';
-import { materialName } from '@/features/season/productWords';
 import {
   Button,
   Card,
@@ -26,12 +25,13 @@ import {
   Tag,
   Words,
 } from '@/ui';
-import { ProductSheet, type LibraryEntry } from './ProductSheet';
+import { ProductSheet } from './ProductSheet';
+import { entryName, seedEntries, type LibraryEntry } from './seedEntries';
 import { RulesPanel } from './RulesPanel';
 import { useShelf } from './useShelf';
 
 const VIEWS = ['own', 'library', 'rules'] as const;
-const KINDS = ['herbicide', 'insecticide', 'fungicide', 'other', 'fertilizer'] as const;
+const KINDS = ['herbicide', 'insecticide', 'fungicide', 'other', 'fertilizer', 'seed'] as const;
 type Kind = (typeof KINDS)[number];
 
 function entriesOf(kind: Kind): LibraryEntry[] {
@@ -50,6 +50,8 @@ function entriesOf(kind: Kind): LibraryEntry[] {
       return of((own) => ['growth-regulator', 'wetting-agent'].includes(own));
     case 'fertilizer':
       return fertilizers.map(({ slug }) => ({ kind: 'fertilizer', slug }));
+    case 'seed':
+      return seedEntries();
   }
 }
 
@@ -188,7 +190,7 @@ function Own({ shelf }: { shelf: ReturnType<typeof useShelf> }) {
 function linesOf(t: ReturnType<typeof useTranslation>['t'], label: ShelfLabel): string[] {
   const price = unitPrice(label);
   return [
-    label.base ? materialName(t, label.base) : t('shelf.noBase'),
+    label.base ? entryName(t, label.base) : t('shelf.noBase'),
     [
       t('shelf.rate', {
         low: label.lowPerAcre === null ? '' : `${number(label.lowPerAcre, 2)}–`,
@@ -212,7 +214,7 @@ function Library() {
   const [open, setOpen] = useState<LibraryEntry | null>(null);
   const wanted = query.trim().toLowerCase();
   const rows = entriesOf(kind)
-    .map((entry) => ({ ...entry, name: materialName(t, entry) }))
+    .map((entry) => ({ ...entry, name: entryName(t, entry) }))
     .filter(({ name }) => name.toLowerCase().includes(wanted))
     .sort((a, b) => a.name.localeCompare(b.name));
   return (
@@ -253,6 +255,10 @@ function groupLine(
   t: ReturnType<typeof useTranslation>['t'],
   { kind, slug }: LibraryEntry,
 ): string {
+  if (kind === 'seed') {
+    const mix = seedMix(slug);
+    return mix ? t(`shelf.seedUse.${mix.use}`) : t('shelf.pureSeed');
+  }
   if (kind === 'fertilizer') return t('shelf.kind.fertilizer');
   const group =
     kind === 'herbicide'

@@ -1,6 +1,9 @@
 import {
   fertilizer,
   herbicide,
+  seedMix,
+  seedMixRate,
+  seedRate,
   shelfLabelSchema,
   treatment,
   type GrassSlug,
@@ -122,6 +125,18 @@ export function newDraft(base: string, nameOf: (kind: string, slug: string) => s
         airMaxF: text(other.hotAboveF),
         waterInIn: text(other.waterInIn),
       },
+    };
+  }
+  if (kind === 'seed' && slug) {
+    const mix = seedMix(slug);
+    const rate = (use: 'overseed' | 'new') =>
+      (mix ? seedMixRate(mix, use) : seedRate(slug as GrassSlug, use))?.bulkLbPer1000 ?? 0;
+    const perAcre = (use: 'overseed' | 'new') => text(Number((rate(use) * 43.56).toFixed(1)));
+    return {
+      ...draft,
+      signalWord: 'none',
+      unit: 'lb',
+      figures: { ...draft.figures, lowPerAcre: perAcre('overseed'), highPerAcre: perAcre('new') },
     };
   }
   const feed = kind === 'fertilizer' && slug ? fertilizer(slug) : undefined;
