@@ -422,7 +422,7 @@ describe('soil by the calendar and seed by the mix', () => {
   it('mixes tall fescue and bluegrass: 0.9·5 + 0.1·1.25 lb pure live seed', () => {
     const got = figures('seed-mix', {
       mix: 'mix-fescue-bluegrass',
-      use: 'overseed',
+      'seed-use': 'overseed',
       area: 1000,
       purity: 100,
       germination: 100,

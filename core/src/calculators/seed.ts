@@ -44,16 +44,20 @@ export const seedCalculators: readonly Calculator[] = [
         seedMixes.map(({ slug }) => slug),
         'mix-fescue-bluegrass',
       ),
-      choice('use', ['overseed', 'new'], 'overseed'),
+      choice('seed-use', ['overseed', 'new'], 'overseed'),
       num('area', 'ft²', 4200, [1, 2_000_000]),
       num('purity', '%', 98, [10, 100]),
       num('germination', '%', 85, [10, 100]),
     ],
     compute: (v) => {
-      const rate = seedMixRate(seedMix(v.choice('mix'))!, v.choice('use') as 'overseed' | 'new', {
-        purity: v.num('purity') / 100,
-        germination: v.num('germination') / 100,
-      });
+      const rate = seedMixRate(
+        seedMix(v.choice('mix'))!,
+        v.choice('seed-use') as 'overseed' | 'new',
+        {
+          purity: v.num('purity') / 100,
+          germination: v.num('germination') / 100,
+        },
+      );
       const total = (rate.bulkLbPer1000 * v.num('area')) / 1000;
       return {
         figures: [

@@ -27,7 +27,10 @@ const usesOf = (
             product: labelledTreatment(product, labels),
             perAcre: (material.amount / application.areaFt2) * ACRE_FT2,
             date: application.date,
-            targets: application.targets ?? product.targets,
+            // In a tank of several, each product counts against what it is for.
+            targets: application.targets
+              ? product.targets.filter((cause) => application.targets?.includes(cause))
+              : product.targets,
           },
         ]
       : [];
