@@ -88,6 +88,49 @@ describe('ground, shelf and kerb, phone', { concurrency: 1 }, () => {
     assert.match(await id('choice-cheapest').innerText(), /% expected/);
   });
 
+  it('puts what is due that day into one walk where it may share a tank', async () => {
+    const together = await id('together-cheapest').innerText();
+    assert.match(together, /1 walk/);
+    assert.match(together, /prodiamine/);
+    await page.getByText(/One after the other: 2 walks/).waitFor();
+  });
+
+  it('drags the strip of a lawn to a day and reads what may be done', async () => {
+    await page.goto(`${ADDRESS}${LARKSPUR}`);
+    await id('strip-reader').waitFor();
+    await id('strip-reader').scrollIntoViewIfNeeded();
+    const box = (await id('strip-reader').boundingBox())!;
+    await page.mouse.move(box.x + box.width * 0.3, box.y + 40);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width * 0.55, box.y + 40, { steps: 6 });
+    await page.mouse.up();
+    assert.match(await id('day-card').innerText(), /July/);
+    assert.match(await id('may-feed').innerText(), /not now/);
+    await id('strip-reader').focus();
+    await page.keyboard.press('Home');
+    assert.match(await id('day-card').innerText(), /January 1/);
+  });
+
+  it('keeps the rules of the place, and the plan keeps to them', async () => {
+    await page.goto(`${ADDRESS}/guide/shelf`);
+    await page.getByRole('tab', { name: 'Rules' }).click();
+    await id('rules-from').fill('13-01');
+    await id('rules-save').click();
+    await page.getByText('A day as 11-15').first().waitFor();
+    await id('rules-from').fill('04-01');
+    await id('rules-to').fill('09-30');
+    await id('rules-save').click();
+    await id('rules-kept').waitFor();
+    await page.goto(`${ADDRESS}${LARKSPUR}/season`);
+    await page.getByText(/no fertilizer here from 04-01 to 09-30/).first().waitFor();
+    await page.goto(`${ADDRESS}/guide/shelf`);
+    await page.getByRole('tab', { name: 'Rules' }).click();
+    await id('rules-from').fill('');
+    await id('rules-to').fill('');
+    await id('rules-save').click();
+    await id('rules-kept').waitFor();
+  });
+
   it('takes a label, flags what is odd, and lets it outrank the library', async () => {
     await page.goto(`${ADDRESS}/guide/label/new?base=herbicide:threeway-amine`);
     await id('label-name').fill('House three-way (made up)');

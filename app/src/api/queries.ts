@@ -95,6 +95,8 @@ export function useUpdateCompany() {
       request(companySchema, 'PUT', '/api/company', { body: change }),
     onSuccess: async (company) => {
       client.setQueryData(keys.company, company);
+      // Only what is fetched is kept on the device: a reload would else begin with the old version.
+      await client.invalidateQueries({ queryKey: keys.company });
       await client.invalidateQueries({ queryKey: keys.lawns });
       await client.invalidateQueries({ queryKey: ['lawn'] });
       await client.invalidateQueries({ queryKey: ['weather'] });

@@ -20,6 +20,7 @@ import {
   Title,
   Words,
 } from '@/ui';
+import { SeasonsProgress } from './SeasonsProgress';
 import { useYear } from './useYear';
 import { WeatherImport } from './WeatherImport';
 import { YearPanel } from './YearPanel';
@@ -95,7 +96,10 @@ function StepsOfAll() {
       {lawns.error && !lawns.data ? (
         <Failed message={words(lawns.error)} onRetry={() => void lawns.refetch()} />
       ) : !lawns.data ? (
-        <Loading />
+        <>
+          <Loading />
+          <SeasonsProgress />
+        </>
       ) : open.length + next.length === 0 ? (
         <Empty title={t('season.empty')} lead={t('season.emptyLead')} />
       ) : (

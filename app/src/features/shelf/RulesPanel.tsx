@@ -2,6 +2,7 @@ import { policySchema, type Company } from '@alfombra/core';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useFailureWords } from '@/api/useFailureWords';
+import { SeasonsProgress } from '@/features/season/SeasonsProgress';
 import { Button, Card, Choices, Failed, Field, Title, typedNumber, Words } from '@/ui';
 import type { useShelf } from './useShelf';
 
@@ -141,6 +142,7 @@ export function RulesPanel({ shelf }: { shelf: ReturnType<typeof useShelf> }) {
             {t('rulesUi.kept')}
           </Words>
         ) : null}
+        {kept ? <SeasonsProgress /> : null}
       </Card>
       <Card>
         <Title>{t('rulesUi.licence')}</Title>
