@@ -3,12 +3,12 @@ import Svg, { Circle, Ellipse, Path, Rect } from 'react-native-svg';
 
 /** Dye of a step's knot and of its band on the strip. */
 export const knotDye: Record<StepKind, string> = {
-  prevent: '#22406B',
-  control: '#8E2F22',
-  protect: '#5B3A72',
-  feed: '#D9A21B',
-  seed: '#2F7F6D',
-  'look-again': '#58493A',
+  prevent: 'var(--knot-prevent)',
+  control: 'var(--knot-control)',
+  protect: 'var(--knot-protect)',
+  feed: 'var(--knot-feed)',
+  seed: 'var(--knot-seed)',
+  'look-again': 'var(--knot-look)',
 };
 
 /** The knot of a step: shape first, dye second. */

@@ -111,7 +111,7 @@ export function SeasonStrip({ soil, steps }: { soil: SoilView; steps: readonly S
           <Path
             d={line(middle, soil.measuredDays - 1, shown.length)}
             fill="none"
-            stroke="#3A6299"
+            stroke="var(--cool-line)"
             strokeWidth={2.5}
             strokeDasharray="2 5"
             strokeLinecap="round"

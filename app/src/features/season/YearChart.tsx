@@ -114,7 +114,7 @@ export function YearChart({
           <Path
             d={path(values, measured, last)}
             fill="none"
-            stroke="#3A6299"
+            stroke="var(--cool-line)"
             strokeWidth={2.5}
             strokeDasharray="2 5"
             strokeLinecap="round"
