@@ -48,7 +48,6 @@ try {
     const context = await openBrowser(viewport);
     const page = context.pages()[0] ?? (await context.newPage());
     await signIn(page);
-    if (size === 'phone') await take(page, 'lawns-phone');
     await page.goto(`${ADDRESS}${LARKSPUR}`);
     await page.getByTestId('soil-now').waitFor();
     await take(page, `lawn-${size}`);
@@ -73,7 +72,13 @@ try {
     }
     await page.goto(`${ADDRESS}${LARKSPUR}/season`);
     await page.getByTestId('step-prevent').waitFor();
-    if (size === 'phone') await take(page, 'season-phone');
+    if (size === 'phone') {
+      await take(page, 'season-phone');
+      await page.getByTestId('open-choices').first().click();
+      await page.getByTestId('together-cheapest').waitFor();
+      await take(page, 'choices-phone');
+      await page.getByRole('button', { name: 'Close' }).click();
+    }
     if (size === 'wide') {
       await page.getByRole('tab', { name: 'Soil and water' }).click();
       await page.getByTestId('year-chart').waitFor();

@@ -7,7 +7,7 @@ import { exactWalks } from './exactWalks';
 import { drawProblem, programOf } from './testdata/walkProblems';
 
 /** The bench runs thousands more. */
-const CASES = 500;
+const CASES = 250;
 
 it(`costs what the solver's optimum costs, on ${CASES} random problems`, async () => {
   const highs = await loadHighs();
