@@ -262,8 +262,26 @@ export function compatible(a: Candidate, b: Candidate, question: MixQuestion): b
   return true;
 }
 
+/** The mode of action of a tank that has but one; `null` where there are more. */
+export function onlyGroup(set: readonly Candidate[]): string | null {
+  const groups = new Set(set.flatMap(({ product }) => product.hrac));
+  return groups.size === 1 ? [...groups][0]! : null;
+}
+
+/** How often a tank of one mode of action may still go out against the weeds; `Infinity` for more modes. */
+function turnsOf(set: readonly Candidate[], { usage, targets }: MixQuestion): number {
+  const group = onlyGroup(set);
+  if (group === null || !usage) return Infinity;
+  return usage.usage.groupTurns(
+    group,
+    targets.map(({ weed }) => weed),
+    usage.date,
+  );
+}
+
 function evaluate(set: readonly Candidate[], question: MixQuestion): MixChoice | null {
   const { walks, treatedFt2 } = question;
+  if (turnsOf(set, question) < walks) return null;
   for (const { product, ratePerAcre } of set) {
     if (walks * ratePerAcre > product.maxPerYear + 1e-9 || walks > product.maxApplications) {
       return null;
@@ -350,7 +368,17 @@ export function screenAll(question: MixQuestion): {
  * none does, the best of the rest is returned with `reaches: false`, if it does anything at all.
  */
 export function chooseMix(question: MixQuestion): MixAnswer {
-  const { feasible, excluded } = screenAll(question);
+  const { feasible, excluded: screened } = screenAll(question);
+  // Alone they have had their turn; beside another mode of action they may still go.
+  const excluded = [
+    ...screened,
+    ...feasible
+      .filter((own) => turnsOf([own], question) < question.walks)
+      .map(({ product }) => ({
+        herbicide: product.slug,
+        reasons: [{ rule: 'R16-rotation', inputs: { mode: product.hrac[0] ?? '' } }],
+      })),
+  ];
   const choices: MixChoice[] = [];
   const consider = (set: readonly Candidate[]) => {
     const choice = evaluate(set, question);

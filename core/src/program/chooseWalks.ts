@@ -3,6 +3,7 @@ import { activesPerAcre } from '../rates';
 import { SQUARE_FEET_PER_ACRE, localDate } from '../units';
 import {
   compatible,
+  onlyGroup,
   MOST_COMPONENTS,
   screenAll,
   type Candidate,
@@ -87,12 +88,27 @@ export function problemOf(
     limit(left.lb, lbOf);
     limit(left.count, (candidate) => (lbOf(candidate) > 0 ? 1 : 0));
   }
+  const itemsOnly = capacity.length;
+  const weeds = question.targets.map(({ weed }) => weed);
+  const groups = [...new Set(feasible.flatMap(({ product }) => product.hrac))];
+  for (const group of groups) {
+    capacity.push(Math.min(mostWalks, usage.groupTurns(group, weeds, date)));
+  }
+  const turns = feasible.map((own) => {
+    const group = onlyGroup([own]);
+    return group === null ? null : { place: itemsOnly + groups.indexOf(group), amount: 1 };
+  });
   return {
+    // A tank of one mode of action takes one of that mode's turns.
+    ofTank: (items) => {
+      const turn = turns[items[0]!];
+      return turn && items.every((item) => turns[item]?.place === turn.place) ? [turn] : [];
+    },
     items: feasible.map((candidate) => ({
       cost: candidate.product.usdPerUnitInvented * candidate.ratePerAcre * acres,
       components: candidate.components,
       kill: candidate.hits.map((hit) => survivors(candidate.effect * hit)),
-      uses: columns.map((of) => of(candidate)),
+      uses: [...columns.map((of) => of(candidate)), ...groups.map(() => 0)],
     })),
     conflict: (a, b) => !compatible(feasible[a] as Candidate, feasible[b] as Candidate, question),
     capacity,

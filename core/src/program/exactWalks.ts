@@ -23,6 +23,8 @@ export interface WalkProblem {
   mostComponents: number;
   walkCost: number;
   mostWalks: number;
+  /** What a tank as a whole takes of resources beside its items, if anything. */
+  ofTank?: (items: readonly number[]) => readonly { place: number; amount: number }[];
 }
 
 export interface WalkPlan {
@@ -46,7 +48,7 @@ interface Mix {
 
 /** Every tank that may be filled, by rising cost. */
 function mixesOf(problem: Omit<WalkProblem, 'need'>): Mix[] {
-  const { items, conflict, capacity, mostProducts, mostComponents } = problem;
+  const { items, conflict, capacity, mostProducts, mostComponents, ofTank } = problem;
   const clash = items.map((_, a) => items.map((__, b) => a !== b && conflict(a, b)));
   const taken = items.map(({ uses }) =>
     uses.flatMap((amount, place) => (amount > 0 ? [{ place, amount }] : [])),
@@ -71,15 +73,28 @@ function mixesOf(problem: Omit<WalkProblem, 'need'>): Mix[] {
       }
       // What one tank alone runs out of, no larger tank has.
       if (amounts.some((amount, at) => amount > capacity[places[at]!]! + EPSILON)) continue;
+      const tank = base ? [...base.items, index] : [index];
       const mix: Mix = {
-        items: base ? [...base.items, index] : [index],
+        items: tank,
         lane: item.lane ?? 0,
         cost: (base?.cost ?? 0) + item.cost,
         kill,
         places,
         amounts,
       };
-      mixes.push(mix);
+      const whole = ofTank?.(tank) ?? [];
+      if (whole.every(({ place, amount }) => amount <= capacity[place]! + EPSILON)) {
+        mixes.push(
+          whole.length === 0
+            ? mix
+            : {
+                ...mix,
+                places: [...places, ...whole.map(({ place }) => place)],
+                amounts: [...amounts, ...whole.map(({ amount }) => amount)],
+              },
+        );
+      }
+      // A larger tank may well take none of what this one takes as a whole.
       if (mix.items.length < mostProducts) grow(index + 1, mix, components + item.components);
     }
   };

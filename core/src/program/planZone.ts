@@ -22,7 +22,12 @@ function reserve(usage: Usage, step: SprayStep): void {
     const product = herbicide(slug);
     if (!product) continue;
     for (let walk = 0; walk < step.walks; walk += 1) {
-      usage.add(product, ratePerAcre, addDays(step.window.best, walk * step.intervalDays));
+      usage.add(
+        product,
+        ratePerAcre,
+        addDays(step.window.best, walk * step.intervalDays),
+        step.control.map(({ weed }) => weed),
+      );
     }
   }
 }

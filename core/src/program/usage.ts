@@ -1,4 +1,4 @@
-import { activeCaps, herbicide, type Herbicide } from '../knowledge';
+import { activeCaps, herbicide, rotationRules, type Herbicide } from '../knowledge';
 import { activesPerAcre, materialRatePerAcre, type Application } from '../rates';
 import { daysBetween, localDate, yearOf, type LocalDate } from '../units';
 import type { Reason } from './reason';
@@ -8,6 +8,8 @@ interface Use {
   product: Herbicide;
   ratePerAcre: number;
   date: LocalDate;
+  /** Weeds that it was meant for; empty where nobody said. */
+  targets: readonly string[];
 }
 
 const EPSILON = 1e-9;
@@ -30,7 +32,7 @@ export class Usage {
   private readonly uses: Use[] = [];
 
   /** @param applications records of the zone; fertilizer and seed are passed over */
-  static of(applications: readonly Application[]): Usage {
+  static of(applications: readonly (Application & { targets?: readonly string[] })[]): Usage {
     const usage = new Usage();
     for (const application of applications) {
       for (const material of application.materials) {
@@ -40,6 +42,7 @@ export class Usage {
             product,
             materialRatePerAcre(material, application.areaFt2),
             localDate(application.date),
+            application.targets,
           );
         }
       }
@@ -47,8 +50,31 @@ export class Usage {
     return usage;
   }
 
-  add(product: Herbicide, ratePerAcre: number, date: LocalDate): void {
-    this.uses.push({ product, ratePerAcre, date });
+  add(
+    product: Herbicide,
+    ratePerAcre: number,
+    date: LocalDate,
+    targets: readonly string[] = [],
+  ): void {
+    this.uses.push({ product, ratePerAcre, date, targets });
+  }
+
+  /**
+   * How often a mode of action may still be the only one in a tank against some weeds in the year of a
+   * day: none once it has been alone against them for the most years running.
+   */
+  groupTurns(group: string, weeds: readonly string[], date: LocalDate): number {
+    const against = this.uses.filter(({ targets }) => targets.some((weed) => weeds.includes(weed)));
+    const ofYear = (year: number) => against.filter((use) => yearOf(use.date) === year);
+    const year = yearOf(date);
+    const alone = (own: readonly Use[]) =>
+      own.length > 0 && own.every(({ product }) => product.hrac.every((mode) => mode === group));
+    const running = Array.from({ length: rotationRules.mostYears }, (_, index) => year - 1 - index);
+    if (running.every((own) => alone(ofYear(own)))) return 0;
+    const days = ofYear(year)
+      .filter(({ product }) => product.hrac.includes(group))
+      .map((use) => use.date);
+    return Math.max(0, rotationRules.mostInYear - new Set(days).size);
   }
 
   copy(): Usage {
