@@ -179,7 +179,7 @@ interface Kind {
   family: Family;
   /** What each item of the family is on the ground. */
   materials: (item: number) => TogetherMaterial[];
-  /** Survivors' share of each of its targets after one item. */
+  /** Its targets, and the share of each that one item controls. */
   targets: { slug: string; hit: (item: number) => number }[];
   interval: (item: number) => number;
 }
@@ -339,11 +339,9 @@ export function chooseTogether(zoneCase: ZoneCase, question: TogetherQuestion): 
     ...(feed ? [feedKind(feed)] : []),
   ];
   const walkUsd = weeds?.walkUsd ?? applicationRules.walkUsdInvented;
-  const solve = (families: readonly Family[], keep: number) =>
-    togetherWalks(families, { shared: SHARED, walkCost: walkUsd, keep });
-  const plans = solve(
+  const { plans, alone } = togetherWalks(
     kinds.map(({ family }) => family),
-    2,
+    { shared: SHARED, walkCost: walkUsd, keep: 2 },
   );
   const count = ({ passes }: TogetherPlan) => passes.reduce((sum, own) => sum + own, 0);
   const cheapest = plans[0];
@@ -355,11 +353,10 @@ export function chooseTogether(zoneCase: ZoneCase, question: TogetherQuestion): 
     const next = plans.find((plan) => plan !== cheapest && plan !== fewest);
     if (next) options.push(optionOf('runner-up', next, kinds, walkUsd));
   }
-  const alone = kinds.map(({ family }) => solve([family], 1)[0]);
   return {
     options,
     apart:
-      kinds.length > 1 && alone.every((plan) => plan !== undefined)
+      kinds.length > 1 && alone.every((plan) => plan !== null)
         ? {
             walks: alone.reduce((sum, plan) => sum + count(plan), 0),
             totalUsdInvented: alone.reduce((sum, plan) => sum + plan.cost, 0),

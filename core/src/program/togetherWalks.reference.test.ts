@@ -94,7 +94,7 @@ it(`costs what the solver's optimum costs, on ${CASES} random problems of two ki
     const [best] = togetherWalks(
       drawn.map(({ family }) => family),
       { shared: SHARED, walkCost, keep: 2 },
-    );
+    ).plans;
     const solved = highs.solve(programOf(drawn, walkCost));
     if (solved.Status !== 'Optimal') {
       expect({ seed, best }).toEqual({ seed, best: undefined });

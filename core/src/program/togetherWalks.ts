@@ -14,15 +14,44 @@ export interface TogetherPlan {
   cost: number;
 }
 
-/** Every way to split at most so many walks over the lanes, one walk or more. */
-function patternsOf(lanes: number, most: number): number[][] {
-  const grow = (left: number, depth: number): number[][] =>
-    depth === lanes
+/** Every way to split at most so many walks over the lanes that are used, fewest walks first. */
+function patternsOf(lanes: number, used: ReadonlySet<number>, most: number): number[][] {
+  const grow = (left: number, lane: number): number[][] =>
+    lane === lanes
       ? [[]]
-      : Array.from({ length: left + 1 }, (_, count) => count).flatMap((count) =>
-          grow(left - count, depth + 1).map((rest) => [count, ...rest]),
+      : Array.from({ length: used.has(lane) ? left + 1 : 1 }, (_, count) => count).flatMap(
+          (count) => grow(left - count, lane + 1).map((rest) => [count, ...rest]),
         );
-  return grow(most, 0).filter((pattern) => pattern.some((count) => count > 0));
+  return grow(most, 0)
+    .filter((pattern) => sum(pattern) > 0)
+    .sort((a, b) => sum(a) - sum(b));
+}
+
+const sum = (counts: readonly number[]): number => counts.reduce((all, count) => all + count, 0);
+
+interface Choice {
+  pattern: number[];
+  plan: WalkPlan;
+}
+
+/**
+ * The best plans of one family by pattern. A pattern only counts for what is cheaper than the plans of
+ * the patterns that lie within it.
+ */
+function choicesOf({ problem, need }: Family, lanes: number, keep: number): Choice[] {
+  const solver = walkSolver({ ...problem, walkCost: 0 });
+  const used = new Set(problem.items.map(({ lane }) => lane ?? 0));
+  const choices: Choice[] = [];
+  for (const pattern of patternsOf(lanes, used, problem.mostWalks)) {
+    const within = choices
+      .filter((other) => other.pattern.every((count, lane) => count <= pattern[lane]!))
+      .map(({ plan }) => plan.cost)
+      .sort((a, b) => a - b);
+    const below = within[keep - 1] ?? Infinity;
+    const { plans } = solver.solve(need, { walks: pattern, keep, below });
+    choices.push(...plans.map((plan) => ({ pattern, plan })));
+  }
+  return choices;
 }
 
 /**
@@ -30,35 +59,41 @@ function patternsOf(lanes: number, most: number): number[][] {
  * so that each one's best plans for a pattern of walks are found alone; a walk of a shared lane then
  * carries what every family has for it, and one of another lane carries one family's product.
  * @param shared by lane, whether families share its walks
- * @returns the cheapest plans, cheapest first; fewer walks first where costs are equal
+ * @returns the cheapest plans, cheapest first, fewer walks first where costs are equal; and the
+ * cheapest plan of each family alone, `null` where there is none
  */
 export function togetherWalks(
   families: readonly Family[],
   { shared, walkCost, keep }: { shared: readonly boolean[]; walkCost: number; keep: number },
-): TogetherPlan[] {
-  const own = families.map(({ problem, need }) => {
-    const solver = walkSolver({ ...problem, walkCost: 0 });
-    return patternsOf(shared.length, problem.mostWalks).flatMap((pattern) =>
-      solver.solve(need, { walks: pattern, keep }).plans.map((plan) => ({ pattern, plan })),
-    );
-  });
+): { plans: TogetherPlan[]; alone: (TogetherPlan | null)[] } {
+  const own = families.map((family) => choicesOf(family, shared.length, keep));
+  const priced = (plans: readonly TogetherPlan[]) =>
+    plans
+      .map((plan) => ({ ...plan, cost: plan.cost + walkCost * sum(plan.passes) }))
+      .sort((a, b) => a.cost - b.cost || sum(a.passes) - sum(b.passes));
   let together: TogetherPlan[] = [{ passes: shared.map(() => 0), families: [], cost: 0 }];
   for (const choices of own) {
     together = together.flatMap((base) =>
-      choices.map(({ pattern, plan }): TogetherPlan => {
-        const passes = base.passes.map((count, lane) =>
+      choices.map(({ pattern, plan }): TogetherPlan => ({
+        passes: base.passes.map((count, lane) =>
           shared[lane] ? Math.max(count, pattern[lane]!) : count + pattern[lane]!,
-        );
-        return {
-          passes,
-          families: [...base.families, { pattern, plan }],
-          cost: base.cost + plan.cost,
-        };
-      }),
+        ),
+        families: [...base.families, { pattern, plan }],
+        cost: base.cost + plan.cost,
+      })),
     );
   }
-  const walksOf = ({ passes }: TogetherPlan) => passes.reduce((sum, count) => sum + count, 0);
-  return together
-    .map((plan) => ({ ...plan, cost: plan.cost + walkCost * walksOf(plan) }))
-    .sort((a, b) => a.cost - b.cost || walksOf(a) - walksOf(b));
+  return {
+    plans: priced(together),
+    alone: own.map(
+      (choices) =>
+        priced(
+          choices.map(({ pattern, plan }) => ({
+            passes: pattern,
+            families: [{ pattern, plan }],
+            cost: plan.cost,
+          })),
+        )[0] ?? null,
+    ),
+  };
 }
