@@ -257,16 +257,20 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
     const median = quantile(found, 0.5);
     const early = quantile(found, 0.1);
     const late = quantile(found, 0.9);
-    // The mean of years and their mirror images scatters less than their median. Where some of them
-    // keep a crossing that was measured and most take it back, it is to come: those tell the day.
-    const ahead = found.filter((day) => !settled(day));
-    const mean = ahead.reduce((sum, day) => sum + day / ahead.length, 0);
     const measured = settled(median);
+    // Where some members keep a crossing that was measured and most take it back, it is to come: those
+    // tell the day. The mean of years and their mirror images scatters less than their median; as far
+    // as the forecast reaches, the few that take a crossing back must not pull the day away.
+    const ahead = found.filter((day) => !settled(day));
+    const told = ahead.length > 0 && quantile(ahead, 0.5) < measuredDays + toldMean.length;
+    const expected = told
+      ? quantile(ahead, 0.5)
+      : ahead.reduce((sum, day) => sum + day / ahead.length, 0);
     const on = (day: number) => addDays(start, Math.round(day));
     return {
       thresholdF,
       direction,
-      date: on(measured ? median : Math.min(late, Math.max(early, mean))),
+      date: on(measured ? median : Math.min(late, Math.max(early, expected))),
       early: on(early),
       late: on(late),
       measured,
