@@ -178,12 +178,13 @@ it('never costs more together than apart, nor takes more walks, and keeps the la
       }
       for (const { lane, materials } of answer.options.flatMap(({ walks }) => walks)) {
         expect(materials.length).toBeGreaterThan(0);
-        if (lane === 'granule') expect(materials).toHaveLength(1);
+        if (lane === 'granule' || lane === 'living') expect(materials).toHaveLength(1);
         for (const { kind, slug } of materials) {
           if (kind === 'herbicide') expect([lane, herbicide(slug)!.form]).not.toContain('granule');
           if (kind !== 'treatment') continue;
           const wet = (treatment(slug)!.waterInIn ?? 0) > 0;
-          if (lane !== 'granule') expect({ slug, wet }).toEqual({ slug, wet: lane === 'soil' });
+          if (lane !== 'granule') expect({ slug, wet }).toEqual({ slug, wet: lane !== 'leaf' });
+          expect(treatment(slug)!.form === 'live').toBe(lane === 'living');
         }
       }
     }),

@@ -9,11 +9,11 @@ import type { FeedStep, PreventStep, TreatmentExclusion } from './step';
 import { togetherWalks, type Family, type TogetherPlan } from './togetherWalks';
 import type { ZoneCase } from './zoneCase';
 
-/** How a product goes out: on the leaf, watered in, or spread dry. */
-export const LANES = ['leaf', 'soil', 'granule'] as const;
+/** How a product goes out: on the leaf, watered in, watered in alone because it lives, or spread dry. */
+export const LANES = ['leaf', 'soil', 'living', 'granule'] as const;
 export type Lane = (typeof LANES)[number];
-/** A tank of one lane carries weed killer and treatments alike; dry products go out one by one. */
-const SHARED = [true, true, false];
+/** A tank carries weed killer and treatments alike; what lives and what is dry goes out by itself. */
+const SHARED = [true, true, false, false];
 
 /** All that is due in a zone on one day. */
 export interface TogetherQuestion {
@@ -66,8 +66,11 @@ interface Offer {
   hits: number[];
 }
 
-const laneOf = ({ product }: TreatmentCandidate): Lane =>
-  product.form === 'granule' ? 'granule' : (product.waterInIn ?? 0) > 0 ? 'soil' : 'leaf';
+function laneOf({ product }: TreatmentCandidate): Lane {
+  if (product.form === 'granule') return 'granule';
+  if (product.form === 'live') return 'living';
+  return (product.waterInIn ?? 0) > 0 ? 'soil' : 'leaf';
+}
 
 function offersOf(
   zoneCase: ZoneCase,
@@ -131,8 +134,7 @@ function treatmentFamily(
     const least = Math.min(...offers.filter(ofGroup).map((offer) => offer.candidate.rotation));
     limit(Math.min(rotation, least), (offer) => (ofGroup(offer) ? 1 : 0));
   }
-  const alone = ({ candidate, lane }: Offer) =>
-    lane === 'granule' || candidate.product.form === 'live';
+  const alone = ({ lane }: Offer) => !SHARED[LANES.indexOf(lane)];
   return {
     problem: {
       items: offers.map((offer) => ({
@@ -142,7 +144,7 @@ function treatmentFamily(
         uses: columns.map((of) => of(offer)),
         lane: LANES.indexOf(offer.lane),
       })),
-      // Living products take no company; one product is never in a tank at two rates.
+      // One mode of action is not doubled in a tank, nor one product in it at two rates.
       conflict: (a, b) =>
         alone(offers[a]!) ||
         alone(offers[b]!) ||
