@@ -1,6 +1,7 @@
 import { policySchema, type Company } from '@alfombra/core';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { View } from 'react-native';
 import { useFailureWords } from '@/api/useFailureWords';
 import { SeasonsProgress } from '@/features/season/SeasonsProgress';
 import { Button, Card, Choices, Failed, Field, Title, typedNumber, Words } from '@/ui';
@@ -72,93 +73,105 @@ export function RulesPanel({ shelf }: { shelf: ReturnType<typeof useShelf> }) {
     <>
       {shelf.error ? <Failed message={words(shelf.error)} /> : null}
       {fixed ? <Words tone="second">{t('rulesUi.ownerOnly')}</Words> : null}
-      <Card>
-        <Title>{t('rulesUi.fertilizer')}</Title>
-        <Words tone="second">{t('rulesUi.lead')}</Words>
-        {fixed ? (
-          FIELDS.map((key) => (
-            <Words key={key}>{`${t(`rulesUi.${key}`)}: ${draft[key] || t('rulesUi.none')}`}</Words>
-          ))
-        ) : (
-          <>
-            <Field
-              label={t('rulesUi.from')}
-              hint={t('rulesUi.dayHint')}
-              value={draft.from}
-              onChange={set('from')}
-              error={error('from')}
-              testID="rules-from"
-            />
-            <Field
-              label={t('rulesUi.to')}
-              value={draft.to}
-              onChange={set('to')}
-              error={error('to')}
-              testID="rules-to"
-            />
-            <Field
-              label={t('rulesUi.once')}
-              unit={t('rulesUi.unit')}
-              numeric
-              value={draft.once}
-              onChange={set('once')}
-              error={error('once')}
-              testID="rules-once"
-            />
-            <Field
-              label={t('rulesUi.year')}
-              unit={t('rulesUi.unit')}
-              numeric
-              value={draft.year}
-              onChange={set('year')}
-              error={error('year')}
-              testID="rules-year"
-            />
-            <Button
-              label={t('rulesUi.save')}
-              onPress={save}
-              disabled={shelf.busy}
-              testID="rules-save"
-            />
-          </>
-        )}
-        {fixed ? (
-          <Words>
-            {`${t('rulesUi.phosphorus')}: ${t(ordinance.phosphorusNeedsReason ? 'rulesUi.p.reason' : 'rulesUi.p.free')}`}
-          </Words>
-        ) : (
-          <Choices
-            label={t('rulesUi.phosphorus')}
-            value={ordinance.phosphorusNeedsReason ? 'reason' : 'free'}
-            options={['free', 'reason'] as const}
-            nameOf={(option) => t(`rulesUi.p.${option}`)}
-            onChange={(option) =>
-              change({ ordinance: { ...ordinance, phosphorusNeedsReason: option === 'reason' } })
-            }
-          />
-        )}
-        {kept ? (
-          <Words role="status" tone="good" weight="semi" testID="rules-kept">
-            {t('rulesUi.kept')}
-          </Words>
-        ) : null}
-        {kept ? <SeasonsProgress /> : null}
-      </Card>
-      <Card>
-        <Title>{t('rulesUi.licence')}</Title>
-        <Words tone="second">{t('rulesUi.licenceLead')}</Words>
-        {fixed ? (
-          <Words>{t(certified ? 'rulesUi.who.certified' : 'rulesUi.who.other')}</Words>
-        ) : (
-          <Choices
-            label={t('rulesUi.whoDoes')}
-            value={certified ? 'certified' : 'other'}
-            options={['certified', 'other'] as const}
-            nameOf={(option) => t(`rulesUi.who.${option}`)}
-            onChange={(option) => change({ certified: option === 'certified' })}
-          />
-        )}
-      </Card>
+      <View className="gap-4 lg:flex-row lg:items-start">
+        <View className="lg:flex-1">
+          {' '}
+          <Card>
+            <Title>{t('rulesUi.fertilizer')}</Title>
+            <Words tone="second">{t('rulesUi.lead')}</Words>
+            {fixed ? (
+              FIELDS.map((key) => (
+                <Words
+                  key={key}
+                >{`${t(`rulesUi.${key}`)}: ${draft[key] || t('rulesUi.none')}`}</Words>
+              ))
+            ) : (
+              <>
+                <Field
+                  label={t('rulesUi.from')}
+                  hint={t('rulesUi.dayHint')}
+                  value={draft.from}
+                  onChange={set('from')}
+                  error={error('from')}
+                  testID="rules-from"
+                />
+                <Field
+                  label={t('rulesUi.to')}
+                  value={draft.to}
+                  onChange={set('to')}
+                  error={error('to')}
+                  testID="rules-to"
+                />
+                <Field
+                  label={t('rulesUi.once')}
+                  unit={t('rulesUi.unit')}
+                  numeric
+                  value={draft.once}
+                  onChange={set('once')}
+                  error={error('once')}
+                  testID="rules-once"
+                />
+                <Field
+                  label={t('rulesUi.year')}
+                  unit={t('rulesUi.unit')}
+                  numeric
+                  value={draft.year}
+                  onChange={set('year')}
+                  error={error('year')}
+                  testID="rules-year"
+                />
+                <Button
+                  label={t('rulesUi.save')}
+                  onPress={save}
+                  disabled={shelf.busy}
+                  testID="rules-save"
+                />
+              </>
+            )}
+            {fixed ? (
+              <Words>
+                {`${t('rulesUi.phosphorus')}: ${t(ordinance.phosphorusNeedsReason ? 'rulesUi.p.reason' : 'rulesUi.p.free')}`}
+              </Words>
+            ) : (
+              <Choices
+                label={t('rulesUi.phosphorus')}
+                value={ordinance.phosphorusNeedsReason ? 'reason' : 'free'}
+                options={['free', 'reason'] as const}
+                nameOf={(option) => t(`rulesUi.p.${option}`)}
+                onChange={(option) =>
+                  change({
+                    ordinance: { ...ordinance, phosphorusNeedsReason: option === 'reason' },
+                  })
+                }
+              />
+            )}
+            {kept ? (
+              <Words role="status" tone="good" weight="semi" testID="rules-kept">
+                {t('rulesUi.kept')}
+              </Words>
+            ) : null}
+            {kept ? <SeasonsProgress /> : null}
+          </Card>
+        </View>
+        <View className="lg:flex-1">
+          {' '}
+          <Card>
+            <Title>{t('rulesUi.licence')}</Title>
+            <Words tone="second">{t('rulesUi.licenceLead')}</Words>
+            {fixed ? (
+              <Words>{t(certified ? 'rulesUi.who.certified' : 'rulesUi.who.other')}</Words>
+            ) : (
+              <Choices
+                label={t('rulesUi.whoDoes')}
+                value={certified ? 'certified' : 'other'}
+                options={['certified', 'other'] as const}
+                nameOf={(option) => t(`rulesUi.who.${option}`)}
+                onChange={(option) => change({ certified: option === 'certified' })}
+              />
+            )}
+          </Card>
+        </View>
+      </View>
       <Words size="note" tone="quiet">
         {t('rulesUi.caution')}
       </Words>
