@@ -122,7 +122,10 @@ describe('ground, shelf and kerb, phone', { concurrency: 1 }, () => {
     await id('rules-save').click();
     await id('rules-kept').waitFor();
     await page.goto(`${ADDRESS}${LARKSPUR}/season`);
-    await page.getByText(/no fertilizer here from 04-01 to 09-30/).first().waitFor();
+    await page
+      .getByText(/no fertilizer here from 04-01 to 09-30/)
+      .first()
+      .waitFor();
     await page.goto(`${ADDRESS}/guide/shelf`);
     await page.getByRole('tab', { name: 'Rules' }).click();
     await id('rules-from').fill('');

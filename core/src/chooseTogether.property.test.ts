@@ -21,7 +21,7 @@ import { stepChoices } from './program/stepChoices';
 import { testZone } from './program/testdata/testLawn';
 import { Usage } from './program/usage';
 import { zoneCaseOf } from './program/zoneCase';
-import { cases } from './testdata/cases';
+import { cases } from './units/testdata/cases';
 import { addDays, localDate, SQUARE_FEET_PER_ACRE } from './units';
 import { testWeather } from './weather/testdata/testWeather';
 

@@ -5,7 +5,7 @@
 import fc from 'fast-check';
 import { checkApplication } from './checker';
 import { GRASS_SLUGS, grass, herbicide, weeds, type GrassSlug } from './knowledge';
-import { cases } from './testdata/cases';
+import { cases } from './units/testdata/cases';
 import { addDays, localDate, SQUARE_FEET_PER_ACRE } from './units';
 import { chooseMix, screenAll, targetControl, type MixQuestion } from './program/chooseMix';
 import { chooseWalks, relaxedWishes } from './program/chooseWalks';

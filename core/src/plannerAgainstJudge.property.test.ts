@@ -19,7 +19,7 @@ import {
 } from './index';
 import { checkApplication, type CheckContext } from './checker';
 import { lawnSeason } from './planning';
-import { cases } from './testdata/cases';
+import { cases } from './units/testdata/cases';
 import { seasonDay, type SoilSeason } from './weather';
 import { testWeather } from './weather/testdata/testWeather';
 import { testZone } from './program/testdata/testLawn';

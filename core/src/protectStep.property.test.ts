@@ -5,7 +5,7 @@ import { causes, treatment } from './knowledge';
 import { preventionWindows } from './knowledge/preventionWindows';
 import { zoneArea } from './lawn';
 import type { Application } from './rates';
-import { cases } from './testdata/cases';
+import { cases } from './units/testdata/cases';
 import { addDays, localDate, type LocalDate } from './units';
 import { testWeather } from './weather/testdata/testWeather';
 import { applicationsOf } from './program/applicationsOf';

@@ -1,6 +1,6 @@
 /** The hour of a job: common practice; a label's ceiling is held against the day's high. */
 import fc from 'fast-check';
-import { cases } from '../testdata/cases';
+import { cases } from '../units/testdata/cases';
 import { herbicides, treatments } from '../knowledge';
 import type { Application } from '../rates';
 import { atKerb, type KerbHour, type Seen } from './atKerb';

@@ -1,6 +1,6 @@
 /** Rules and worked examples of the project's domain notes (common practice; limits from memory). */
 import fc from 'fast-check';
-import { cases } from '../testdata/cases';
+import { cases } from '../units/testdata/cases';
 import { causes, grasses } from '../knowledge';
 import { allRecoveries } from '../knowledge/decisionRules';
 import { localDate } from '../units';
