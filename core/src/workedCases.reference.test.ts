@@ -6,7 +6,7 @@ import { calculate, calculatorOf } from './calculators';
 import { checkApplication } from './checker';
 import { coverDecision, seedRate } from './establish';
 import { dressingVolume, sodOrder } from './establish/volumes';
-import { herbicide, type GrassSlug, type ToleranceCondition } from './knowledge';
+import { applicationRules, herbicide, type GrassSlug, type ToleranceCondition } from './knowledge';
 import { chooseMix, screenAll, type MixQuestion } from './program/chooseMix';
 import { lawnSeason } from './program/lawnSeason';
 import { seasonRequestSchema } from './program/seasonInput';
@@ -64,7 +64,6 @@ describe('W21: bermuda in 40 % of a St. Augustine lawn', () => {
   it('so the part is killed and sodded: 1,764 ft² with 5 % waste', () => {
     const affected = 4200 * 0.4;
     expect(sodOrder(affected, 0.05, 450, 10).orderFt2).toBeCloseTo(1764, 6);
-    expect((affected / 1000) * 2.6).toBeCloseTo(4.37, 2);
   });
 });
 
@@ -81,7 +80,6 @@ describe('W22: bermuda in 18 % of a tall fescue lawn', () => {
     expect(parts('tank-fluazifop-triclopyr').fluazifop).toBeCloseTo(0.186, 3);
     expect(parts('tank-fluazifop-triclopyr').triclopyr).toBeCloseTo(1.1901, 3);
     expect(parts('tank-topramezone-triclopyr').topramezone).toBeCloseTo(0.0483, 3);
-    expect(amount(113, 1944)).toBeCloseTo(5.04, 1);
   });
   it('allows four walks of triclopyr in the year and no fifth', () => {
     const walk = (index: number): Application => ({
@@ -121,9 +119,9 @@ describe('W23 and W24: renovate or overseed', () => {
     expect(seedRate('tall-fescue', 'new')!.plsLbPer1000).toBeGreaterThanOrEqual(7);
   });
   it('measures the kill and the dressing', () => {
-    expect(amount(128, 10_000)).toBeCloseTo(29.38, 2);
+    expect(amount(herbicide('glyphosate')!.rate[1], 10_000)).toBeCloseTo(29.38, 2);
     expect(dressingVolume(10_000, 0.5).cubicYards).toBeCloseTo(15.4, 1);
-    expect(10_000 * 0.38 * 1.2).toBeCloseTo(4560, 6);
+    expect(10_000 * 0.38 * applicationRules.spotFactor).toBeCloseTo(4560, 6);
     expect(addDays(localDate('2025-09-20'), -21)).toBe('2025-08-30');
   });
 });
@@ -146,8 +144,7 @@ it('W27: prodiamine at 16 oz on 1 September lets seed grow from 2 March', () => 
   );
   const seed = season.steps.find(({ kind }) => kind === 'seed');
   const held = season.leftOut.find(({ reason }) => reason.rule === 'seed-herbicide-hold');
-  expect(seed === undefined || seed.window.opens >= '2026-03-02').toBe(true);
-  if (held) expect(held.reason.inputs.until).toBe('2026-03-02');
+  expect(held?.reason.inputs.until ?? seed?.window.opens).toBe('2026-03-02');
   const sown: Application = {
     id: 'seed',
     zoneId: 'z',
@@ -170,8 +167,6 @@ it('W28: a retail concentrate of imazaquin is the low rate of the dry one; two u
   expect((perAcre / 128) * 0.28).toBeCloseTo(0.381, 3);
   const [dose] = activesPerAcre(herbicide('imazaquin')!, 8.6);
   expect(dose!.lbPerAcre).toBeCloseTo(0.376, 3);
-  const bottle = calculatorOf('bottle')!;
-  expect(bottle).toBeDefined();
   const control = (walks: number) =>
     chooseMix(
       question('bermuda-hybrid', ['annual-bluegrass'], {

@@ -1,7 +1,6 @@
 import {
   climateNormals,
   companySchema,
-  lawnSchema,
   localDate,
   policySchema,
   syntheticForecast,
@@ -9,9 +8,10 @@ import {
   type WeedFinding,
 } from '@alfombra/core';
 import type { SeasonQuestion } from '@/features/season/seasonView';
+import { TEST_LAWN, TEST_ZONE, testLawn } from './testLawn';
 
 /** The only zone of the question's lawn. */
-export const QUESTION_ZONE = '0190a000-0000-7000-8000-000000000001';
+export const QUESTION_ZONE = TEST_ZONE;
 const CLIMATE = {
   meanF: 56,
   halfRangeF: 21,
@@ -42,36 +42,24 @@ export function testQuestion({
       version: 1,
       today,
     }),
-    lawn: lawnSchema.parse({
-      id: '0190a000-0000-7000-8000-00000000000b',
-      version: 1,
-      name: 'Test lawn',
-      customer: '',
-      region: 'transition',
-      stationId: 'valley',
-      upkeep: 'standard',
-      zones: [
-        {
-          id: QUESTION_ZONE,
-          name: 'Back',
-          outline: [
-            { x: 0, y: 0 },
-            { x: 60, y: 0 },
-            { x: 60, y: 50 },
-            { x: 0, y: 50 },
-          ],
-          edges: ['confirmed', 'confirmed', 'confirmed', 'confirmed'],
-          stand: [{ species: 'tall-fescue', cover: 0.95 }],
-          desired: ['tall-fescue'],
-          site: { factors: ['full-sun-tall'] },
-        },
-      ],
+    lawn: testLawn({
+      zones: testLawn().zones.map((zone) => ({
+        ...zone,
+        outline: [
+          { x: 0, y: 0 },
+          { x: 60, y: 0 },
+          { x: 60, y: 50 },
+          { x: 0, y: 50 },
+        ],
+        stand: [{ species: 'tall-fescue', cover: 0.95 }],
+        site: { ...zone.site, factors: ['full-sun-tall'] },
+      })),
     }),
     visits: [
       {
         id: '0190a000-0000-7000-8000-00000000000c',
         version: 1,
-        lawnId: '0190a000-0000-7000-8000-00000000000b',
+        lawnId: TEST_LAWN,
         date: today,
         technician: '',
         promised: '',

@@ -1,8 +1,5 @@
 /** Two waves in moist loam (van Wijk & de Vries 1963; Campbell & Norman 1998), worked by hand. */
-import { analyticCrossing, analyticSoilF, dampingDepth, wavesOfClimate } from './analyticSoil';
-import { climateNormals } from './syntheticWeather';
-import { meanAir } from './dailyWeather';
-import { testClimate } from './testdata/testWeather';
+import { analyticCrossing, analyticSoilF, dampingDepth } from './analyticSoil';
 
 const LOAM = {
   meanF: 55,
@@ -48,10 +45,4 @@ it('has a daily mean that is the yearly wave, within 0.05 °F', () => {
     const yearly = analyticSoilF({ ...LOAM, dailyHalfRangeF: 0 }, depth, 105, 11.5);
     expect(Math.abs(mean - yearly)).toBeLessThan(0.05);
   }
-});
-it('reads its waves out of the climate of a place', () => {
-  const waves = wavesOfClimate(climateNormals(testClimate.transition).map(meanAir));
-  expect(waves.meanF).toBeCloseTo(58, 1);
-  expect(waves.annualHalfRangeF).toBeCloseTo(0.92 * 21, 1);
-  expect(Math.abs(waves.warmestDay - 200)).toBeLessThan(1);
 });

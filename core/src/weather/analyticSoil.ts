@@ -61,28 +61,3 @@ export function analyticCrossing(
     falling: waves.warmestDay + (phase + angle) * days,
   };
 }
-
-/**
- * Waves of a place from what is usual there: used where no weather has been measured yet.
- * @param usualMeanF mean air by day of the year, shape (365 or 366), °F
- */
-export function wavesOfClimate(usualMeanF: readonly number[]): SoilWaves {
-  const count = usualMeanF.length;
-  const meanF = usualMeanF.reduce((sum, value) => sum + value, 0) / count;
-  let cosine = 0;
-  let sine = 0;
-  usualMeanF.forEach((value, index) => {
-    const angle = (2 * Math.PI * (index + 1)) / count;
-    cosine += ((value - meanF) * Math.cos(angle) * 2) / count;
-    sine += ((value - meanF) * Math.sin(angle) * 2) / count;
-  });
-  return {
-    // Under turf the soil runs a little warmer over the year and swings a little less (memory).
-    meanF: meanF + 2,
-    annualHalfRangeF: 0.92 * Math.hypot(cosine, sine),
-    warmestDay: ((Math.atan2(sine, cosine) / (2 * Math.PI)) * count + count) % count,
-    dailyHalfRangeF: 8,
-    warmestHour: 13.5,
-    diffusivity: 0.5,
-  };
-}
