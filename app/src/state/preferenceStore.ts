@@ -1,31 +1,32 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import { numberText, type NumberText } from '@/ui/numberText';
 
 interface PreferenceState {
   /** Usable size of the tank on the truck, gal. */
-  tankGal: string;
-  setTank: (tankGal: string) => void;
+  tankGal: NumberText;
+  setTank: (tankGal: NumberText) => void;
   /** White ground and black ink, for work in the sun. */
   sunBright: boolean;
   setSunBright: (sunBright: boolean) => void;
   lengthUnit: 'ft' | 'm';
   setLengthUnit: (lengthUnit: 'ft' | 'm') => void;
   /** A technician's own paces over a known length, as typed. */
-  pace: { paces: string; feet: string };
-  setPace: (pace: { paces: string; feet: string }) => void;
+  pace: { paces: NumberText; feet: NumberText };
+  setPace: (pace: { paces: NumberText; feet: NumberText }) => void;
 }
 
 /** What a technician sets once. */
 export const usePreferenceStore = create<PreferenceState>()(
   persist(
     (set) => ({
-      tankGal: '4',
+      tankGal: numberText(4),
       setTank: (tankGal) => set({ tankGal }),
       sunBright: false,
       setSunBright: (sunBright) => set({ sunBright }),
       lengthUnit: 'ft',
       setLengthUnit: (lengthUnit) => set({ lengthUnit }),
-      pace: { paces: '40', feet: '100' },
+      pace: { paces: numberText(40), feet: numberText(100) },
       setPace: (pace) => set({ pace }),
     }),
     { name: 'alfombra-preferences', version: 1 },

@@ -1,28 +1,29 @@
 import { v7 as uuid } from 'uuid';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import type { NumberText } from '@/ui/numberText';
 
 /** A record as it is being typed in: text until it is kept. */
 export interface RecordDraft {
   /** Id of the record it will become. */
   recordId: string;
-  area: string;
+  area: NumberText;
   /** Amount of each material, in the order of the step. */
-  amounts: string[];
-  carrier: string;
+  amounts: NumberText[];
+  carrier: NumberText;
   date: string;
   start: string;
   end: string;
-  air: string;
-  wind: string;
+  air: NumberText;
+  wind: NumberText;
   windFrom: 'N' | 'NE' | 'E' | 'SE' | 'S' | 'SW' | 'W' | 'NW' | 'calm';
   sky: 'clear' | 'part-cloudy' | 'overcast' | 'rain';
   applicator: string;
   licence: string;
   note: string;
   /** Pace of the calibration and the pace walked, mph; empty where nobody timed it. */
-  calibrated: string;
-  pace: string;
+  calibrated: NumberText;
+  pace: NumberText;
   /** Flowers open; empty: not looked at. */
   bloom: 'yes' | 'no' | '';
 }
@@ -65,7 +66,7 @@ export const useRecordStore = create<RecordState>()(
         drafts: Object.fromEntries(
           Object.entries((kept as RecordState).drafts).map(([key, draft]) => [
             key,
-            { ...draft, calibrated: '', pace: '', bloom: '' as const },
+            { ...draft, calibrated: '' as const, pace: '' as const, bloom: '' as const },
           ]),
         ),
       }),

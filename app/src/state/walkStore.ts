@@ -3,13 +3,14 @@ import type { FieldTestInput } from '@alfombra/core/walking';
 import { v7 as uuid } from 'uuid';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import type { NumberText } from '@/ui/numberText';
 
 export type WalkTab = 'kerb' | 'standing' | 'kneeling' | 'test' | 'context';
 
 /** A weed as it is being typed in; the cover stays text until the walk is kept. */
 export interface WeedDraft {
   weed: string;
-  cover: string;
+  cover: NumberText;
   growing: boolean;
 }
 

@@ -1,5 +1,9 @@
+import { useId, useState, type Ref } from 'react';
+import { useTranslation } from 'react-i18next';
 import { TextInput, View, type TextInputProps } from 'react-native';
 import { unstable_createElement } from 'react-native-web';
+import { number } from './formatNumber';
+import { readNumber, separate, type NumberText } from './numberText';
 import { Words } from './Words';
 
 const INPUT = 'min-h-[52px] flex-1 rounded-xl border-2 bg-raised px-3 font-body text-body text-ink';
@@ -13,7 +17,14 @@ interface Common {
   hint?: string | undefined;
 }
 
-function Frame({ label, error, hint, children }: Common & { children: React.ReactNode }) {
+/** Label above, error or hint below; the input says by `describedBy` which line speaks of it. */
+function Frame({
+  label,
+  error,
+  hint,
+  noteId,
+  children,
+}: Common & { noteId: string; children: React.ReactNode }) {
   return (
     <View className="gap-1">
       <Words size="note" weight="semi" tone="second">
@@ -21,11 +32,11 @@ function Frame({ label, error, hint, children }: Common & { children: React.Reac
       </Words>
       {children}
       {error ? (
-        <Words size="note" weight="semi" tone="stop" role="alert">
+        <Words id={noteId} size="note" weight="semi" tone="stop" role="alert">
           {error}
         </Words>
       ) : hint ? (
-        <Words size="note" tone="quiet">
+        <Words id={noteId} size="note" tone="quiet">
           {hint}
         </Words>
       ) : null}
@@ -33,48 +44,73 @@ function Frame({ label, error, hint, children }: Common & { children: React.Reac
   );
 }
 
-export interface FieldProps extends Common {
-  value: string;
-  onChange: (text: string) => void;
-  /** Unit behind the figure. */
-  unit?: string;
-  numeric?: boolean;
-  secret?: boolean;
-  multiline?: boolean;
-  autoComplete?: TextInputProps['autoComplete'];
-  onSubmit?: () => void;
+const saidBy = ({ error, hint }: Pick<Common, 'error' | 'hint'>, noteId: string) => ({
+  'aria-invalid': error !== undefined,
+  'aria-describedby': error || hint ? noteId : undefined,
+});
+
+interface Line extends Common {
+  unit?: string | undefined;
+  onSubmit?: (() => void) | undefined;
+  onBlur?: (() => void) | undefined;
+  /** To send the cursor here when this is the first field with an error. */
+  fieldRef?: Ref<{ focus: () => void }> | undefined;
   testID?: string;
 }
 
-/** One line to fill in; with a unit it is a number field. */
-export function Field({
+export interface FieldProps extends Line {
+  value: string;
+  onChange: (text: string) => void;
+  secret?: boolean;
+  multiline?: boolean;
+  autoComplete?: TextInputProps['autoComplete'];
+}
+
+/** One line of words to fill in. Figures have `NumberField`. */
+export function Field({ onChange, ...rest }: FieldProps) {
+  return <TextLine {...rest} onText={onChange} inputMode="text" />;
+}
+
+function TextLine({
   label,
   error,
   hint,
-  value,
-  onChange,
   unit,
-  numeric = false,
+  value,
+  onText,
+  inputMode,
   secret = false,
   multiline = false,
   autoComplete,
   onSubmit,
+  onBlur,
+  onFocus,
+  fieldRef,
   testID,
-}: FieldProps) {
+}: Omit<FieldProps, 'onChange'> & {
+  onText: (text: string) => void;
+  inputMode: 'text' | 'decimal';
+  onFocus?: () => void;
+}) {
+  const noteId = useId();
+  const email = autoComplete === 'email';
   return (
-    <Frame label={label} error={error} hint={hint}>
+    <Frame label={label} error={error} hint={hint} noteId={noteId}>
       <View className="flex-row items-center gap-2">
         <TextInput
+          ref={fieldRef as Ref<TextInput>}
           aria-label={unit ? `${label}, ${unit}` : label}
-          aria-invalid={error !== undefined}
+          {...saidBy({ error, hint }, noteId)}
           value={value}
-          onChangeText={onChange}
-          inputMode={numeric ? 'decimal' : 'text'}
+          onChangeText={onText}
+          inputMode={email ? 'email' : inputMode}
           secureTextEntry={secret}
           multiline={multiline}
           autoComplete={autoComplete}
-          autoCapitalize={secret || autoComplete === 'email' ? 'none' : 'sentences'}
+          autoCapitalize={secret || email ? 'none' : 'sentences'}
           onSubmitEditing={onSubmit}
+          onBlur={onBlur}
+          onFocus={onFocus}
           testID={testID}
           className={`${INPUT} ${edge(error)} ${multiline ? 'min-h-[96px] py-3' : ''} w-full min-w-0`}
         />
@@ -87,6 +123,58 @@ export function Field({
     </Frame>
   );
 }
+
+export interface NumberFieldProps extends Line {
+  value: NumberText;
+  onChange: (text: NumberText) => void;
+  /** Several figures with spaces between them. */
+  series?: boolean;
+  multiline?: boolean;
+}
+
+/**
+ * One figure, or a series of them, in the reader's locale. A text that is none, or that could be meant two
+ * ways, is refused here, whatever the form does with it.
+ */
+export function NumberField({
+  onChange,
+  series = false,
+  error,
+  onBlur,
+  ...rest
+}: NumberFieldProps) {
+  const words = useNumberProblem();
+  const [typing, setTyping] = useState(false);
+  const parts = series ? separate(rest.value) : [rest.value];
+  const unread = typing ? undefined : parts.map((part) => words(part)).find(Boolean);
+  return (
+    <TextLine
+      {...rest}
+      error={unread ?? error}
+      inputMode={series ? 'text' : 'decimal'}
+      // The one place where what a person types becomes a figure's text.
+      onText={(text) => onChange(text as NumberText)}
+      onFocus={() => setTyping(true)}
+      onBlur={() => {
+        setTyping(false);
+        onBlur?.();
+      }}
+    />
+  );
+}
+
+/** Says at a field why a text is no number; nothing for an empty one. */
+function useNumberProblem() {
+  const { t } = useTranslation();
+  return (text: string): string | undefined => {
+    const reading = readNumber(text);
+    if ('value' in reading || reading.problem === 'empty') return undefined;
+    return t(`number.${reading.problem}`, examples());
+  };
+}
+
+/** A decimal and thousands as this locale writes them. */
+const examples = () => ({ decimal: number(2.5, 1), thousands: number(12_000) });
 
 const NATIVE_STYLE = {
   minHeight: 52,
@@ -113,22 +201,26 @@ export function PickerField({
   type,
   min,
   max,
+  fieldRef,
 }: Common & {
   value: string;
   onChange: (value: string) => void;
   type: 'date' | 'time';
   min?: string;
   max?: string;
+  fieldRef?: Line['fieldRef'];
 }) {
+  const noteId = useId();
   return (
-    <Frame label={label} error={error} hint={hint}>
+    <Frame label={label} error={error} hint={hint} noteId={noteId}>
       {unstable_createElement('input', {
+        ref: fieldRef,
         type,
         value,
         min,
         max,
         'aria-label': label,
-        'aria-invalid': error !== undefined,
+        ...saidBy({ error, hint }, noteId),
         onChange: (event: { target: { value: string } }) => onChange(event.target.value),
         style: { ...NATIVE_STYLE, borderColor: error ? 'var(--stop)' : 'var(--thread)' },
       })}
@@ -149,11 +241,13 @@ export function SelectField<Value extends string>({
   options: readonly { value: Value; label: string }[];
   onChange: (value: Value) => void;
 }) {
+  const noteId = useId();
   return (
-    <Frame label={label} error={error} hint={hint}>
+    <Frame label={label} error={error} hint={hint} noteId={noteId}>
       {unstable_createElement('select', {
         value,
         'aria-label': label,
+        ...saidBy({ error, hint }, noteId),
         onChange: (event: { target: { value: Value } }) => onChange(event.target.value),
         style: { ...NATIVE_STYLE, borderColor: error ? 'var(--stop)' : 'var(--thread)' },
         children: options.map((option) =>

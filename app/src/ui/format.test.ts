@@ -1,17 +1,11 @@
 import '@/i18n/deepWords';
 import { daySpan, fullDay, shortDay } from './formatDay';
-import { percent, rate, typedNumber } from './formatNumber';
+import { percent, rate } from './formatNumber';
 
 it('writes a civil day as it is, in any time zone', () => {
   expect(shortDay('2026-04-08')).toBe('Apr 8');
   expect(fullDay('2026-12-31')).toBe('Dec 31, 2026');
   expect(daySpan('2026-04-12', '2026-04-18')).toMatch(/^Apr 12\s–\s18$/);
-});
-
-it('reads typed numbers, comma or point, and nothing else', () => {
-  expect(typedNumber(' 2,5 ')).toBe(2.5);
-  expect(typedNumber('')).toBeNull();
-  expect(typedNumber('2 gal')).toBeNull();
 });
 
 it('shows rates to three figures and never a small share as nothing', () => {

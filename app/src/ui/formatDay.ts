@@ -1,14 +1,14 @@
 import { addDays, localDate } from '@alfombra/core';
-import { i18next } from '@/i18n';
+import { locale } from '@/i18n';
 
 const formatters = new Map<string, Intl.DateTimeFormat>();
 
 function formatter(options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
-  const key = `${i18next.language}${JSON.stringify(options)}`;
+  const key = `${locale()}${JSON.stringify(options)}`;
   let known = formatters.get(key);
   if (!known) {
     // The day is civil: it is put at noon UTC and read in UTC, so no zone can move it.
-    known = new Intl.DateTimeFormat(i18next.language, { ...options, timeZone: 'UTC' });
+    known = new Intl.DateTimeFormat(locale(), { ...options, timeZone: 'UTC' });
     formatters.set(key, known);
   }
   return known;

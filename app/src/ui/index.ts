@@ -7,6 +7,7 @@ export * from './formatDay';
 export * from './formatNumber';
 export * from './KnotGlyph';
 export * from './ListRow';
+export * from './numberText';
 export * from './ProbabilityBar';
 export * from './Provenance';
 export * from './Screen';

@@ -101,23 +101,27 @@ export const note = (
 /** What is wrong with one field. */
 export type FieldProblem = 'missing' | 'not-a-number' | 'out-of-range' | 'too-few';
 
-const readNumber = (text: string): number => (text.trim() === '' ? NaN : Number(text.trim()));
+/** A figure as the core writes it: a decimal point and no group marks; `null` when it is none. */
+export const plainNumber = (text: string): number | null =>
+  /^[-+]?(\d+\.?\d*|\.\d+)$/.test(text) ? Number(text) : null;
 
 /**
  * Reads what was typed and computes.
- * @param typed text by field; a decimal comma is a point
+ * @param typed text by field
+ * @param read a figure as it is written where the person is; `null` when it is none
  * @returns the answer, or the problem of each field that has one
  */
 export function calculate(
   calculator: Calculator,
   typed: Readonly<Record<string, string>>,
+  read: (text: string) => number | null = plainNumber,
 ): { answer: CalculatorAnswer | null; problems: Record<string, FieldProblem> } {
   const problems: Record<string, FieldProblem> = {};
   const numbers: Record<string, number> = {};
   const lists: Record<string, number[]> = {};
   const choices: Record<string, string> = {};
   for (const field of calculator.fields) {
-    const text = (typed[field.slug] ?? '').replaceAll(',', '.');
+    const text = typed[field.slug] ?? '';
     if (field.kind === 'choice') {
       if (z.enum(field.options as [string, ...string[]]).safeParse(text).success) {
         choices[field.slug] = text;
@@ -126,17 +130,17 @@ export function calculate(
     }
     const outside = (value: number) => value < field.min || value > field.max;
     if (field.kind === 'number') {
-      const value = readNumber(text);
+      const value = read(text.trim());
       if (text.trim() === '') problems[field.slug] = 'missing';
-      else if (!Number.isFinite(value)) problems[field.slug] = 'not-a-number';
+      else if (value === null) problems[field.slug] = 'not-a-number';
       else if (outside(value)) problems[field.slug] = 'out-of-range';
       else numbers[field.slug] = value;
       continue;
     }
     const parts = text.split(/[\s;]+/).filter(Boolean);
-    const values = parts.map(readNumber);
+    const values = parts.map(read).filter((value) => value !== null);
     if (parts.length === 0) problems[field.slug] = 'missing';
-    else if (values.some((value) => !Number.isFinite(value))) {
+    else if (values.length < parts.length) {
       problems[field.slug] = 'not-a-number';
     } else if (values.some(outside)) problems[field.slug] = 'out-of-range';
     else if (values.length < field.least) problems[field.slug] = 'too-few';

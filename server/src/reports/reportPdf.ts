@@ -42,12 +42,14 @@ export function reportPdf(
   photos: readonly (Buffer | null)[],
 ): PDFKit.PDFDocument {
   const t = words.getFixedT(report.language);
+  // On US letter paper numbers are written as in the United States, in Spanish, too.
+  const locale = `${report.language}-US`;
   const day = (date: string) =>
-    new Intl.DateTimeFormat(report.language, { dateStyle: 'long', timeZone: 'UTC' }).format(
+    new Intl.DateTimeFormat(locale, { dateStyle: 'long', timeZone: 'UTC' }).format(
       new Date(`${date}T12:00:00Z`),
     );
   const number = (value: number) =>
-    new Intl.NumberFormat(report.language, { maximumFractionDigits: 0 }).format(value);
+    new Intl.NumberFormat(locale, { maximumFractionDigits: 0 }).format(value);
   const document = new PDFDocument({ size: 'LETTER', margin: MARGIN, lang: report.language });
   Object.entries(FONTS).forEach(([name, file]) => document.registerFont(name, file));
   const width = document.page.width - 2 * MARGIN;

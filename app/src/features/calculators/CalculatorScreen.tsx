@@ -13,7 +13,21 @@ import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { useLawn, useLawns } from '@/api/queries';
 import { usePreferenceStore } from '@/state/preferenceStore';
-import { Card, Chip, Choices, Empty, Field, number, Screen, SelectField, Words } from '@/ui';
+import {
+  Card,
+  Chip,
+  Choices,
+  Empty,
+  number,
+  NumberField,
+  numbersText,
+  type NumberText,
+  numberText,
+  Screen,
+  SelectField,
+  typedNumber,
+  Words,
+} from '@/ui';
 
 /** More options than this go into the phone's own chooser. */
 const MOST_CHIPS = 5;
@@ -49,14 +63,20 @@ function Sheet({ calculator }: { calculator: Calculator }) {
   const tankGal = usePreferenceStore((state) => state.tankGal);
   const [typed, setTyped] = useState<Record<string, string>>(() =>
     Object.fromEntries(
-      calculator.fields.map(({ slug, usual }) => [
+      calculator.fields.map(({ slug, usual, kind }) => [
         slug,
         // What another screen sends along, or the technician's own tank, stands in the field.
-        given[slug] ?? (slug === 'tank' && calculator.group === 'spray' ? tankGal : usual),
+        slug === 'tank' && calculator.group === 'spray' && given.tank === undefined
+          ? tankGal
+          : kind === 'choice'
+            ? (given[slug] ?? usual)
+            : figuresText(given[slug] ?? usual),
       ]),
     ),
   );
-  const { answer, problems } = calculate(calculator, typed);
+  const { answer, problems } = calculate(calculator, typed, (text) =>
+    typedNumber(text as NumberText),
+  );
   const set = (values: Record<string, string>) =>
     setTyped((before) => ({
       ...before,
@@ -122,9 +142,9 @@ function FromLawn({ onPick }: { onPick: (values: Record<string, string>) => void
               onPress={() => {
                 setZoneId(zone.id);
                 onPick({
-                  area: String(Math.round(zoneArea(zone))),
+                  area: numberText(zoneArea(zone), 0),
                   ...(zone.site.texture ? { texture: zone.site.texture } : {}),
-                  ...(zone.site.slopePct === null ? {} : { slope: String(zone.site.slopePct) }),
+                  ...(zone.site.slopePct === null ? {} : { slope: numberText(zone.site.slopePct) }),
                 });
               }}
             />
@@ -170,12 +190,12 @@ function Input({
     );
   }
   return (
-    <Field
+    <NumberField
       label={label}
       {...(field.unit ? { unit: field.unit } : {})}
-      numeric={field.kind === 'number'}
+      series={field.kind === 'series'}
       multiline={field.kind === 'series'}
-      value={value}
+      value={value as NumberText}
       onChange={onChange}
       hint={field.kind === 'series' ? t('calcUi.series') : undefined}
       error={
@@ -231,6 +251,10 @@ function Answer({ answer }: { answer: CalculatorAnswer }) {
     </Card>
   );
 }
+
+/** Figures as the core and an address write them, as this field shows them. */
+const figuresText = (plain: string): NumberText =>
+  numbersText(plain.split(/\s+/).filter(Boolean).map(Number));
 
 const valueOf = ({ value, unit, digits }: Figure): string =>
   `${number(value, digits)}${unit ? ` ${unit}` : ''}`;

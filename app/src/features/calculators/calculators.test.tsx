@@ -16,13 +16,13 @@ const type = (field: HTMLElement, value: string) => fireEvent.change(field, { ta
 it('opens with what another screen sent along, and moves at each figure', () => {
   render(<CalculatorScreen slug="two-pass" />);
   expect(screen.getByTestId('answer-total').textContent).toBe('24.8 lb');
-  type(screen.getByTestId('calc-rate'), '3,5');
+  type(screen.getByTestId('calc-rate'), '3.5');
   expect(screen.getByTestId('answer-total').textContent).toBe('21.7 lb');
 });
 it('says at the field what is wrong, and shows no answer meanwhile', () => {
   render(<CalculatorScreen slug="two-pass" />);
   type(screen.getByTestId('calc-rate'), 'x');
-  expect(screen.getByText('Not a number.')).toBeTruthy();
+  expect(screen.getByText(/^Figures only/)).toBeTruthy();
   expect(screen.queryByTestId('calc-answer')).toBeNull();
   type(screen.getByTestId('calc-rate'), '9999');
   expect(screen.getByText('From 0.05 to 400.')).toBeTruthy();

@@ -8,7 +8,19 @@ import {
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { Button, Card, Chip, Choices, Field, number, Words } from '@/ui';
+import {
+  Button,
+  Card,
+  Chip,
+  Choices,
+  number,
+  NumberField,
+  type NumberText,
+  numberText,
+  separate,
+  typedNumber,
+  Words,
+} from '@/ui';
 import { draftOf, readFieldTest } from './readFieldTest';
 
 /** The readings of a test and at once what they say. */
@@ -32,7 +44,7 @@ export function FieldTestForm({
   const [tried, setTried] = useState(false);
   const { input, problems } = readFieldTest(card, draft);
   const result = input ? fieldTestResult(input, main) : null;
-  const set = (slug: string, value: string | boolean) => setDraft({ ...draft, [slug]: value });
+  const set = (slug: string, value: NumberText | boolean) => setDraft({ ...draft, [slug]: value });
   const words = (slug: string) => t(`fieldTest.${card.slug}.field.${slug}`);
   if (card.fields.length === 0) return null;
   return (
@@ -65,13 +77,13 @@ export function FieldTestForm({
           );
         }
         const text = typeof typed === 'string' ? typed : '';
-        const have = text.trim() === '' ? 0 : text.trim().split(/[\s;]+/).length;
+        const have = separate(text).length;
         return (
           <View key={slug} className="flex-row items-end gap-2">
             <View className="flex-1">
-              <Field
+              <NumberField
                 label={words(slug)}
-                numeric={kind !== 'series'}
+                series={kind === 'series'}
                 {...(unit ? { unit } : {})}
                 value={text}
                 onChange={(value) => set(slug, value)}
@@ -88,7 +100,7 @@ export function FieldTestForm({
               <Chip
                 label={t('fieldUi.addOne')}
                 chosen={false}
-                onPress={() => set(slug, String(Math.min(max, (Number(text) || 0) + 1)))}
+                onPress={() => set(slug, numberText(Math.min(max, (typedNumber(text) ?? 0) + 1)))}
               />
             ) : null}
           </View>

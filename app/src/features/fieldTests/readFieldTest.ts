@@ -4,33 +4,28 @@ import {
   type FieldTestInput,
   type TestField,
 } from '@alfombra/core/walking';
-import { typedNumber } from '@/ui';
+import { numbersText, type NumberText, numberText, typedNumber, typedNumbers } from '@/ui';
 
 /** What has been typed and tapped, by field; text for figures. */
-export type FieldTestDraft = Record<string, string | boolean>;
+export type FieldTestDraft = Record<string, NumberText | boolean>;
 
 /** A draft with the usual values, or with the readings that are in use. */
 export function draftOf(card: FieldTestCard, before: FieldTestInput | undefined): FieldTestDraft {
   return Object.fromEntries(
-    card.fields.flatMap(({ slug, usual }): [string, string | boolean][] => {
+    card.fields.flatMap(({ slug, usual }): [string, NumberText | boolean][] => {
       const value = before?.values[slug];
       if (typeof value === 'boolean') return [[slug, value]];
-      if (Array.isArray(value)) return [[slug, value.join(' ')]];
-      if (value !== undefined) return [[slug, String(value)]];
-      return usual === null ? [] : [[slug, String(usual)]];
+      if (Array.isArray(value)) return [[slug, numbersText(value)]];
+      if (value !== undefined) return [[slug, numberText(value)]];
+      return usual === null ? [] : [[slug, numberText(usual)]];
     }),
   );
 }
 
-function valueOf(field: TestField, typed: string | boolean | undefined) {
+function valueOf(field: TestField, typed: NumberText | boolean | undefined) {
   if (field.kind === 'yes-no') return typeof typed === 'boolean' ? typed : undefined;
   if (typeof typed !== 'string' || typed.trim() === '') return undefined;
-  if (field.kind === 'series') {
-    return typed
-      .trim()
-      .split(/[\s;]+/)
-      .map((part) => typedNumber(part) ?? Number.NaN);
-  }
+  if (field.kind === 'series') return typedNumbers(typed).map((value) => value ?? Number.NaN);
   return typedNumber(typed) ?? Number.NaN;
 }
 

@@ -4,7 +4,16 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { usePreferenceStore } from '@/state/preferenceStore';
-import { Card, Field, Screen, SelectField, typedNumber } from '@/ui';
+import {
+  Card,
+  number,
+  NumberField,
+  type NumberText,
+  numberText,
+  Screen,
+  SelectField,
+  typedNumber,
+} from '@/ui';
 import { MixCardView } from './MixCardView';
 
 const sprays = herbicides.filter(({ form }) => form !== 'granule');
@@ -15,12 +24,12 @@ export function FreeMixScreen() {
   const router = useRouter();
   const { tankGal, setTank } = usePreferenceStore();
   const [slug, setSlug] = useState('threeway-amine');
-  const [rateText, setRateText] = useState('64');
-  const [areaText, setAreaText] = useState('5000');
-  const [carrierText, setCarrierText] = useState('1');
+  const [rateText, setRateText] = useState(() => numberText(64));
+  const [areaText, setAreaText] = useState(() => numberText(5000));
+  const [carrierText, setCarrierText] = useState(() => numberText(1));
   const product = herbicide(slug)!;
   const unit = t(`unit.${product.unit}`);
-  const positive = (text: string) => {
+  const positive = (text: NumberText) => {
     const value = typedNumber(text);
     return value !== null && value > 0 ? value : null;
   };
@@ -44,36 +53,34 @@ export function FreeMixScreen() {
                 .sort((a, b) => a.label.localeCompare(b.label))}
               onChange={(chosen) => {
                 setSlug(chosen);
-                setRateText(String(herbicide(chosen)?.rate[1] ?? ''));
+                setRateText(numberText(herbicide(chosen)?.rate[1]));
               }}
             />
             <View className="gap-3 lg:flex-row">
               <View className="flex-1">
-                <Field
+                <NumberField
                   label={t('mix.rate')}
                   unit={`${unit}/A`}
-                  numeric
                   value={rateText}
                   onChange={setRateText}
                   error={
                     rate
                       ? rate > product.maxPerApplication
-                        ? t('mix.rateOver', { max: product.maxPerApplication, unit })
+                        ? t('mix.rateOver', { max: number(product.maxPerApplication, 3), unit })
                         : undefined
                       : bad(rate)
                   }
                   hint={t('mix.rateRange', {
-                    low: product.rate[0] ?? product.rate[1],
-                    high: product.rate[1],
+                    low: number(product.rate[0] ?? product.rate[1], 3),
+                    high: number(product.rate[1], 3),
                     unit,
                   })}
                 />
               </View>
               <View className="flex-1">
-                <Field
+                <NumberField
                   label={t('mix.area')}
                   unit="ft²"
-                  numeric
                   value={areaText}
                   onChange={setAreaText}
                   error={bad(area)}
@@ -82,20 +89,18 @@ export function FreeMixScreen() {
             </View>
             <View className="flex-row gap-3">
               <View className="flex-1">
-                <Field
+                <NumberField
                   label={t('mix.carrier')}
                   unit={t('mix.gal')}
-                  numeric
                   value={carrierText}
                   onChange={setCarrierText}
                   error={bad(carrier)}
                 />
               </View>
               <View className="flex-1">
-                <Field
+                <NumberField
                   label={t('mix.tank')}
                   unit={t('mix.gal')}
-                  numeric
                   value={tankGal}
                   onChange={setTank}
                   error={bad(tank)}

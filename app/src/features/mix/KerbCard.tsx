@@ -13,7 +13,16 @@ import { Pressable, View } from 'react-native';
 import { useSamples } from '@/api/queries';
 import { checkWords } from '@/features/season/reasonWords';
 import type { SeasonQuestion, SeasonView } from '@/features/season/seasonView';
-import { Card, Chip, daysOn, Field, shortDay, typedNumber, Words } from '@/ui';
+import {
+  Card,
+  Chip,
+  daysOn,
+  NumberField,
+  type NumberText,
+  shortDay,
+  typedNumber,
+  Words,
+} from '@/ui';
 
 const TONE: Record<KerbVerdict, 'good' | 'caution' | 'stop'> = {
   go: 'good',
@@ -44,7 +53,7 @@ export function KerbCard({
   const samples = useSamples(lawn.id).data ?? [];
   const [hourNow] = useState(() => new Date().getHours());
   const [seen, setSeen] = useState<Seen>({});
-  const [wind, setWind] = useState('');
+  const [wind, setWind] = useState<NumberText>('');
   const [picked, setPicked] = useState<number | null>(null);
   const zone = lawn.zones.find(({ id }) => id === step.zoneId);
   const application = applicationsOf(step, company.today)[0];
@@ -153,10 +162,9 @@ export function KerbCard({
           />
         ))}
       </View>
-      <Field
+      <NumberField
         label={t('kerb.wind')}
         unit="mph"
-        numeric
         value={wind}
         onChange={setWind}
         testID="kerb-wind"

@@ -1,7 +1,13 @@
-import { measuredAmount, tankLoads, treatment, type ProtectStep } from '@alfombra/core';
+import {
+  measuredAmount,
+  tankLoads,
+  treatment,
+  type ProtectStep,
+  THOUSANDS_PER_ACRE,
+} from '@alfombra/core';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { Card, Field, number, rate, typedNumber, Words } from '@/ui';
+import { Card, number, NumberField, type NumberText, rate, typedNumber, Words } from '@/ui';
 import { SpreadCardView } from './SpreadCardView';
 
 /** Bag that a granular insecticide comes in, lb. */
@@ -14,8 +20,8 @@ export function ProtectCard({
   onTank,
 }: {
   step: ProtectStep;
-  tankGal: string;
-  onTank: (text: string) => void;
+  tankGal: NumberText;
+  onTank: (text: NumberText) => void;
 }) {
   const { t } = useTranslation();
   const product = treatment(step.treatment);
@@ -33,7 +39,7 @@ export function ProtectCard({
     return (
       <SpreadCardView
         name={name}
-        lbPer1000={step.ratePerAcre / 43.56}
+        lbPer1000={step.ratePerAcre / THOUSANDS_PER_ACRE}
         areaFt2={step.areaFt2}
         bagLb={BAG_LB}
         caution={caution}
@@ -61,10 +67,9 @@ export function ProtectCard({
     : [];
   return (
     <>
-      <Field
+      <NumberField
         label={t('mix.tank')}
         unit={t('mix.gal')}
-        numeric
         value={tankGal}
         onChange={onTank}
         error={loads ? undefined : t('mix.positive')}

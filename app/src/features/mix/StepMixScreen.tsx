@@ -10,8 +10,8 @@ import {
   Card,
   Empty,
   Failed,
-  Field,
   Loading,
+  NumberField,
   number,
   percent,
   Screen,
@@ -79,10 +79,9 @@ export function StepMixScreen({ lawnId, stepId }: { lawnId: string; stepId: stri
       ) : null}
       {step.kind === 'prevent' || step.kind === 'control' ? (
         <>
-          <Field
+          <NumberField
             label={t('mix.tank')}
             unit={t('mix.gal')}
-            numeric
             value={tankGal}
             onChange={setTank}
             error={goodTank ? undefined : t('mix.positive')}

@@ -5,7 +5,7 @@ import { v7 as uuid } from 'uuid';
 import { FileButton } from '@/features/property/FileButton';
 import { exchange } from '@/features/property/useExchange';
 import type { Plan } from '@/state/planStore';
-import { Button, Card, Field, typedNumber, Words } from '@/ui';
+import { Button, Card, NumberField, numberText, typedNumber, Words } from '@/ui';
 import { saveFile } from './saveFile';
 
 /** The plan as GeoJSON, out and in. */
@@ -19,8 +19,8 @@ export function ExchangePanel({
   onChange: (change: Partial<Plan>) => void;
 }) {
   const { t } = useTranslation();
-  const [lat, setLat] = useState(plan.origin ? String(plan.origin.lat) : '');
-  const [lon, setLon] = useState(plan.origin ? String(plan.origin.lon) : '');
+  const [lat, setLat] = useState(() => numberText(plan.origin?.lat));
+  const [lon, setLon] = useState(() => numberText(plan.origin?.lon));
   const [said, setSaid] = useState<string[]>([]);
   const [origin, bad] = [
     { lat: typedNumber(lat), lon: typedNumber(lon) },
@@ -38,8 +38,8 @@ export function ExchangePanel({
       ...read.errors.map(({ feature, message }) => t('plan.importError', { feature, message })),
     ]);
     if (read.zones.length === 0 || !read.origin) return;
-    setLat(String(read.origin.lat));
-    setLon(String(read.origin.lon));
+    setLat(numberText(read.origin.lat));
+    setLon(numberText(read.origin.lon));
     onChange({
       origin: read.origin,
       zones: [
@@ -75,8 +75,8 @@ export function ExchangePanel({
           {line}
         </Words>
       ))}
-      <Field label={t('plan.lat')} numeric value={lat} onChange={setLat} error={latError} />
-      <Field label={t('plan.lon')} numeric value={lon} onChange={setLon} error={lonError} />
+      <NumberField label={t('plan.lat')} value={lat} onChange={setLat} error={latError} />
+      <NumberField label={t('plan.lon')} value={lon} onChange={setLon} error={lonError} />
       <Button
         kind="plain"
         label={t('plan.exportFile')}

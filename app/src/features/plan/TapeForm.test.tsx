@@ -2,6 +2,7 @@ import { polygonArea, type Point } from '@alfombra/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import '@/i18n/deepWords';
 import { usePreferenceStore } from '@/state/preferenceStore';
+import { numberText } from '@/ui';
 import { TapeForm } from './TapeForm';
 
 function show(paced = false): Point[][] {
@@ -14,7 +15,10 @@ const fill = (label: RegExp, value: string) =>
 const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
 
 beforeEach(() => {
-  usePreferenceStore.setState({ lengthUnit: 'ft', pace: { paces: '40', feet: '100' } });
+  usePreferenceStore.setState({
+    lengthUnit: 'ft',
+    pace: { paces: numberText(40), feet: numberText(100) },
+  });
 });
 
 it('gives the outline of a rectangle in feet', () => {
@@ -26,11 +30,11 @@ it('gives the outline of a rectangle in feet', () => {
   expect(polygonArea(shapes[0]!)).toBe(1000);
 });
 
-it('takes metres, with a comma as well', () => {
+it('takes metres', () => {
   const shapes = show();
   press('Metres');
   fill(/^Length/, '10');
-  fill(/^Width/, '2,5');
+  fill(/^Width/, '2.5');
   press('Use this shape');
   // 25 m² are 269.1 ft² (international foot).
   expect(polygonArea(shapes[0]!)).toBeCloseTo(269.1, 1);

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { usePreferenceStore } from '@/state/preferenceStore';
-import { Button, Chip, Field, typedNumber, Words } from '@/ui';
+import { Button, Chip, NumberField, type NumberText, separate, typedNumber, Words } from '@/ui';
 import { UnitChoice } from './UnitChoice';
 import { usePlanUnits } from './usePlanUnits';
 
@@ -30,12 +30,12 @@ export function TapeForm({
   const { pace, setPace } = usePreferenceStore();
   const units = usePlanUnits();
   const [kind, setKind] = useState<TapeFigure['kind']>('rectangle');
-  const [text, setText] = useState<Record<string, string>>({});
+  const [text, setText] = useState<Record<string, NumberText>>({});
   const [rule, setRule] = useState<'trapezoid' | 'simpson'>('trapezoid');
   const [tried, setTried] = useState(false);
   const own = { paces: typedNumber(pace.paces) ?? 0, feet: typedNumber(pace.feet) ?? 0 };
   const badPace = paced && !(own.paces > 0 && own.feet > 0);
-  const feet = (value: string | undefined): number => {
+  const feet = (value: NumberText | undefined): number => {
     const typed = typedNumber(value ?? '');
     if (typed === null) return Number.NaN;
     if (paced) return badPace ? Number.NaN : pacesToFeet(typed, own);
@@ -47,10 +47,7 @@ export function TapeForm({
     ...(kind === 'offsets'
       ? {
           rule,
-          offsets: (text.offsets ?? '')
-            .split(/[\s;]+/)
-            .filter(Boolean)
-            .map(feet),
+          offsets: separate(text.offsets ?? '').map(feet),
         }
       : {}),
   } as TapeFigure;
@@ -65,18 +62,16 @@ export function TapeForm({
       {paced ? (
         <View className="flex-row gap-2">
           <View className="flex-1">
-            <Field
+            <NumberField
               label={t('plan.myPaces')}
-              numeric
               value={pace.paces}
               onChange={(paces) => setPace({ ...pace, paces })}
               error={tried && badPace ? t('plan.problem.above-zero') : undefined}
             />
           </View>
           <View className="flex-1">
-            <Field
+            <NumberField
               label={t('plan.over')}
-              numeric
               unit="ft"
               value={pace.feet}
               onChange={(value) => setPace({ ...pace, feet: value })}
@@ -97,11 +92,10 @@ export function TapeForm({
         ))}
       </View>
       {FIELDS[kind].map((field) => (
-        <Field
+        <NumberField
           key={field}
           label={t(`plan.length.${field}`)}
           unit={unit}
-          numeric
           value={text[field] ?? ''}
           onChange={(value) => setText({ ...text, [field]: value })}
           error={errorAt(field)}
@@ -110,8 +104,9 @@ export function TapeForm({
       ))}
       {kind === 'offsets' ? (
         <>
-          <Field
+          <NumberField
             label={t('plan.length.offsets')}
+            series
             hint={t('plan.offsetsHint')}
             value={text.offsets ?? ''}
             onChange={(value) => setText({ ...text, offsets: value })}

@@ -2,7 +2,18 @@ import { weed, weeds, yearsPresent, type WeedPatch } from '@alfombra/core';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { Button, Chip, Field, number, PickerField, Sheet, typedNumber, Words } from '@/ui';
+import {
+  Button,
+  Chip,
+  Field,
+  number,
+  NumberField,
+  numberText,
+  PickerField,
+  Sheet,
+  typedNumber,
+  Words,
+} from '@/ui';
 
 const STAGES = ['seedling', 'untillered', '2-4-tiller', 'mature-seeded', 'flowering'] as const;
 const CATEGORIES = ['sedge', 'broadleaf', 'grassy'] as const;
@@ -40,9 +51,9 @@ function Form({
   const { t } = useTranslation();
   const [draft, setDraft] = useState(patch);
   const [text, setText] = useState({
-    length: String(patch.lengthFt),
-    width: String(patch.widthFt),
-    cover: String(Math.round(patch.cover * 100)),
+    length: numberText(patch.lengthFt),
+    width: numberText(patch.widthFt),
+    cover: numberText(patch.cover * 100, 0),
   });
   const [query, setQuery] = useState('');
   const [tried, setTried] = useState(false);
@@ -108,10 +119,9 @@ function Form({
       <View className="flex-row gap-2">
         {(['length', 'width'] as const).map((side) => (
           <View key={side} className="flex-1">
-            <Field
+            <NumberField
               label={t(`plan.patch.${side}`)}
               unit="ft"
-              numeric
               value={text[side]}
               onChange={(next) => setText({ ...text, [side]: next })}
               error={tried ? errors[side] : undefined}
@@ -119,10 +129,9 @@ function Form({
           </View>
         ))}
         <View className="flex-1">
-          <Field
+          <NumberField
             label={t('plan.patch.cover')}
             unit="%"
-            numeric
             value={text.cover}
             onChange={(cover) => setText({ ...text, cover })}
             error={tried ? errors.cover : undefined}

@@ -3,7 +3,17 @@ import { dropCorner, setEdgeLength, splitEdge } from '@alfombra/core/measuring';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Pressable, View } from 'react-native';
-import { Button, Card, Field, percent, Provenance, typedNumber, Words } from '@/ui';
+import {
+  Button,
+  Card,
+  Field,
+  NumberField,
+  type NumberText,
+  percent,
+  Provenance,
+  typedNumber,
+  Words,
+} from '@/ui';
 import { UnitChoice } from './UnitChoice';
 import { usePlanUnits } from './usePlanUnits';
 
@@ -155,7 +165,7 @@ function EdgeRow({
 }) {
   const { t } = useTranslation();
   const units = usePlanUnits();
-  const [text, setText] = useState<string | null>(null);
+  const [text, setText] = useState<NumberText | null>(null);
   const typed = text === null ? null : typedNumber(text);
   const bad = text !== null && !(typed !== null && typed > 0);
   return (
@@ -178,11 +188,10 @@ function EdgeRow({
       </Pressable>
       {open ? (
         <View className="gap-2 px-3 pb-3">
-          <Field
+          <NumberField
             label={t('plan.sideLength')}
             unit={units.unit}
-            numeric
-            value={text ?? units.length(lengthFt).replace(/,/g, '')}
+            value={text ?? units.lengthText(lengthFt)}
             onChange={setText}
             onSubmit={() => typed && typed > 0 && onLength(units.toFeet(typed))}
             error={bad ? t('plan.problem.above-zero') : undefined}

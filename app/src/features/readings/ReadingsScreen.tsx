@@ -39,10 +39,15 @@ import {
   fullDay,
   Loading,
   number,
+  NumberField,
+  numbersText,
+  type NumberText,
+  numberText,
   Screen,
   Tag,
   Title,
   typedNumber,
+  typedNumbers,
   Words,
 } from '@/ui';
 import { standInProbe } from './standInProbe';
@@ -88,12 +93,6 @@ export function ReadingsScreen({ lawnId }: { lawnId: string }) {
   );
 }
 
-const readSpots = (text: string) =>
-  text
-    .split(/[\s;]+/)
-    .filter(Boolean)
-    .map(typedNumber);
-
 /** Several spots at one hour, or what the stand-in probe reads. */
 function SoilTemperature({
   lawn,
@@ -110,10 +109,10 @@ function SoilTemperature({
   const weather = useWeather(lawn.stationId).data;
   const put = usePutReading(lawn.id);
   const [depth, setDepth] = useState<'2' | '4'>('2');
-  const [hour, setHour] = useState('9');
-  const [text, setText] = useState('');
+  const [hour, setHour] = useState(() => numberText(9));
+  const [text, setText] = useState<NumberText>('');
   const [tried, setTried] = useState(false);
-  const values = readSpots(text);
+  const values = typedNumbers(text);
   const badValues =
     values.length === 0 ||
     values.length > 12 ||
@@ -129,7 +128,7 @@ function SoilTemperature({
   const doubted =
     zone && weather ? zoneBias(zone.site.factors, weather, own).refused : ([] as string[]);
   const refused = own.filter(({ id }) => doubted.includes(id));
-  const probe = () => weather && setText(standInProbe(weather).join(' '));
+  const probe = () => weather && setText(numbersText(standInProbe(weather)));
   const save = () => {
     setTried(true);
     if (badValues || badHour) return;
@@ -164,16 +163,16 @@ function SoilTemperature({
           />
         ))}
       </View>
-      <Field
+      <NumberField
         label={t('readings.hour')}
         hint={t('readings.hourHint')}
-        numeric
         value={hour}
         onChange={setHour}
         error={tried && badHour ? t('readings.badHour') : undefined}
       />
-      <Field
+      <NumberField
         label={t('readings.spots')}
+        series
         hint={t('readings.spotsHint')}
         unit="°F"
         value={text}
@@ -284,15 +283,16 @@ function ProbeFiles({ lawn, readings }: { lawn: Lawn; readings: readonly ProbeRe
 /** A pH kit at several spots against the spot where the turf is best. */
 function PhSpots({ zone }: { zone: Lawn['zones'][number] }) {
   const { t } = useTranslation();
-  const [text, setText] = useState('');
-  const values = readSpots(text);
+  const [text, setText] = useState<NumberText>('');
+  const values = typedNumbers(text);
   const bad = values.some((value) => value === null || value < 2 || value > 12);
   const compared = bad ? null : comparePh(values as number[], 0, mainGrass(zone));
   return (
     <Card>
       <Title>{t('readings.ph')}</Title>
-      <Field
+      <NumberField
         label={t('readings.phSpots')}
+        series
         hint={t('readings.phHint')}
         value={text}
         onChange={setText}
@@ -333,7 +333,7 @@ function Samples({ lawn, zoneId, today }: { lawn: Lawn; zoneId: string; today: L
   const samples = useSamples(lawn.id).data ?? [];
   const put = usePutSample(lawn.id);
   const [bagId, setBagId] = useState('');
-  const [cores, setCores] = useState('12');
+  const [cores, setCores] = useState(() => numberText(12));
   const [from, setFrom] = useState<'best' | 'poor' | 'whole-zone'>('whole-zone');
   const [tried, setTried] = useState(false);
   const [said, setSaid] = useState<string[]>([]);
@@ -405,9 +405,8 @@ function Samples({ lawn, zoneId, today }: { lawn: Lawn; zoneId: string; today: L
         error={tried && bagId.trim() === '' ? t('readings.needsBag') : undefined}
         testID="bag-id"
       />
-      <Field
+      <NumberField
         label={t('readings.cores')}
-        numeric
         value={cores}
         onChange={setCores}
         error={tried && badCores ? t('readings.badCores') : undefined}

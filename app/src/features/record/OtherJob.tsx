@@ -14,7 +14,18 @@ import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { materialName } from '@/features/season/productWords';
-import { Button, Card, Chip, Choices, Field, number, SelectField, typedNumber, Words } from '@/ui';
+import {
+  Button,
+  Card,
+  Chip,
+  Choices,
+  number,
+  NumberField,
+  type NumberText,
+  SelectField,
+  typedNumber,
+  Words,
+} from '@/ui';
 import type { Job } from './RecordScreen';
 
 const KINDS = [
@@ -69,7 +80,7 @@ export function OtherJob({ lawn, onJob }: { lawn: Lawn; onJob: (job: Job) => voi
   const [zoneId, setZoneId] = useState(lawn.zones[0]?.id ?? '');
   const [kind, setKind] = useState<Kind>('herbicide');
   const [slug, setSlug] = useState('');
-  const [amount, setAmount] = useState('');
+  const [amount, setAmount] = useState<NumberText>('');
   const [tried, setTried] = useState(false);
   const choices = choicesOf(kind)
     .map((choice) => ({ ...choice, name: materialName(t, choice) }))
@@ -129,10 +140,9 @@ export function OtherJob({ lawn, onJob }: { lawn: Lawn; onJob: (job: Job) => voi
         options={choices.map((choice) => ({ value: choice.slug, label: choice.name }))}
         onChange={setSlug}
       />
-      <Field
+      <NumberField
         label={t('record.amount')}
         unit={t(`unit.${chosen.unit ?? 'fl-oz'}`)}
-        numeric
         value={amount}
         onChange={setAmount}
         hint={t('common.ft2', { value: number(zoneArea(zone)) })}

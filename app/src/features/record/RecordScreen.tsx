@@ -26,6 +26,8 @@ import {
   Field,
   Loading,
   number,
+  NumberField,
+  numberText,
   PickerField,
   Screen,
   SelectField,
@@ -135,14 +137,14 @@ function Form({
   useEffect(() => {
     if (draft || !session.data) return;
     open(job.key, {
-      area: number(job.areaFt2, 0).replace(/,/g, ''),
-      amounts: job.materials.map(({ amount }) => String(Number(amount.toFixed(AMOUNT_DIGITS)))),
-      carrier: job.carrierGal === null ? '' : String(Number(job.carrierGal.toFixed(2))),
+      area: numberText(job.areaFt2, 0),
+      amounts: job.materials.map(({ amount }) => numberText(amount, AMOUNT_DIGITS)),
+      carrier: numberText(job.carrierGal, 2),
       date: company.today,
       start: '',
       end: '',
-      air: String(Math.round(today.tmaxF)),
-      wind: String(Math.round(today.windMph ?? 5)),
+      air: numberText(today.tmaxF, 0),
+      wind: numberText(today.windMph ?? 5, 0),
       windFrom: 'W',
       sky: 'part-cloudy',
       applicator: session.data.name,
@@ -234,10 +236,9 @@ function Form({
     >
       <Card>
         <Title>{t('record.what')}</Title>
-        <Field
+        <NumberField
           label={t('record.area')}
           unit="ft²"
-          numeric
           value={draft.area}
           onChange={(area) => set({ area })}
           error={error('area')}
@@ -246,11 +247,10 @@ function Form({
         {job.materials.map((material, index) => {
           const unit = t(`unit.${material.unit}`);
           return (
-            <Field
+            <NumberField
               key={material.slug}
               label={`${materialName(t, material)}: ${t('record.used').toLowerCase()}`}
               unit={unit}
-              numeric
               value={draft.amounts[index] ?? ''}
               onChange={(text) =>
                 set({ amounts: draft.amounts.map((a, i) => (i === index ? text : a)) })
@@ -269,10 +269,9 @@ function Form({
           );
         })}
         {spray ? (
-          <Field
+          <NumberField
             label={t('record.water')}
             unit={t('mix.gal')}
-            numeric
             value={draft.carrier}
             onChange={(carrier) => set({ carrier })}
             error={error('carrier')}
@@ -313,10 +312,9 @@ function Form({
         <Title>{t('record.weather')}</Title>
         <View className="flex-row gap-3">
           <View className="flex-1">
-            <Field
+            <NumberField
               label={t('record.air')}
               unit="°F"
-              numeric
               value={draft.air}
               onChange={(air) => set({ air })}
               error={error('air')}
@@ -324,10 +322,9 @@ function Form({
             />
           </View>
           <View className="flex-1">
-            <Field
+            <NumberField
               label={t('record.wind')}
               unit="mph"
-              numeric
               value={draft.wind}
               onChange={(wind) => set({ wind })}
               error={error('wind')}
@@ -359,10 +356,9 @@ function Form({
           <Title>{t('record.walkTitle')}</Title>
           <View className="flex-row gap-3">
             <View className="flex-1">
-              <Field
+              <NumberField
                 label={t('record.calibrated')}
                 unit="mph"
-                numeric
                 value={draft.calibrated}
                 onChange={(calibrated) => set({ calibrated })}
                 error={error('calibrated')}
@@ -370,10 +366,9 @@ function Form({
               />
             </View>
             <View className="flex-1">
-              <Field
+              <NumberField
                 label={t('record.pace')}
                 unit="mph"
-                numeric
                 value={draft.pace}
                 onChange={(pace) => set({ pace })}
                 error={error('pace')}

@@ -1,27 +1,29 @@
 import type { RecordDraft } from '@/state/recordStore';
 import { readRecord } from './readRecord';
 
-const draft = (fields: Partial<RecordDraft> = {}): RecordDraft => ({
-  recordId: 'r',
-  area: '3000',
-  amounts: ['4.4'],
-  carrier: '3',
-  date: '2026-04-08',
-  start: '09:00',
-  end: '09:30',
-  air: '72',
-  wind: '5',
-  windFrom: 'W',
-  sky: 'clear',
-  applicator: 'Somebody',
-  licence: 'T-1',
-  note: '',
-  calibrated: '',
-  pace: '',
-  bloom: '',
-  ...fields,
-});
-const read = (fields: Partial<RecordDraft> = {}, spray = true) =>
+type Typed = Partial<Record<keyof RecordDraft, string | string[]>>;
+const draft = (fields: Typed = {}) =>
+  ({
+    recordId: 'r',
+    area: '3000',
+    amounts: ['4.4'],
+    carrier: '3',
+    date: '2026-04-08',
+    start: '09:00',
+    end: '09:30',
+    air: '72',
+    wind: '5',
+    windFrom: 'W',
+    sky: 'clear',
+    applicator: 'Somebody',
+    licence: 'T-1',
+    note: '',
+    calibrated: '',
+    pace: '',
+    bloom: '',
+    ...fields,
+  }) as RecordDraft;
+const read = (fields: Typed = {}, spray = true) =>
   readRecord(draft(fields), {
     lawnId: 'l',
     zoneId: 'z',
@@ -32,8 +34,8 @@ const read = (fields: Partial<RecordDraft> = {}, spray = true) =>
     spray,
   });
 
-it('makes a record of a good draft, with a comma for a point', () => {
-  const { body, errors } = read({ amounts: ['4,5'] });
+it('makes a record of a good draft, with a comma between the thousands', () => {
+  const { body, errors } = read({ area: '3,000', amounts: ['4.5'] });
   expect(errors).toEqual({});
   expect(body).toMatchObject({ areaFt2: 3000, carrierGal: 3, targets: ['dandelion'] });
   expect(body?.materials[0]?.amount).toBe(4.5);
@@ -68,7 +70,7 @@ it('asks no water of a spreader', () => {
 
 it('reads a pace and flowers where somebody looked, and refuses a pace that is none', () => {
   expect(read().body).toMatchObject({ calibratedMph: null, paceMph: null, bloom: null });
-  expect(read({ calibrated: '3', pace: '2,4', bloom: 'yes' }).body).toMatchObject({
+  expect(read({ calibrated: '3', pace: '2.4', bloom: 'yes' }).body).toMatchObject({
     calibratedMph: 3,
     paceMph: 2.4,
     bloom: true,

@@ -15,6 +15,7 @@ import { request } from '@/api/request';
 import { useFailureWords } from '@/api/useFailureWords';
 import { LawnPlan } from '@/features/lawns/LawnPlan';
 import { i18next } from '@/i18n';
+import { localeFor } from '@/i18n/language';
 import {
   Button,
   Card,
@@ -87,7 +88,10 @@ function Page({
     },
   });
   const day = (date: string) =>
-    new Date(`${date}T12:00:00`).toLocaleDateString(report.language, { dateStyle: 'long' });
+    new Date(`${date}T12:00:00`).toLocaleDateString(
+      localeFor(report.language, navigator.languages),
+      { dateStyle: 'long' },
+    );
   const open = report.questions.some(({ answer }) => !answer);
   const zoneName = (id: string | null) =>
     report.lawn.zones.find((zone) => zone.id === id)?.name ?? '';

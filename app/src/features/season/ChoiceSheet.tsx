@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { Button, Card, Failed, Loading, number, Sheet, Tag, Title, Words } from '@/ui';
+import { Button, Card, Failed, Loading, money, number, Sheet, Tag, Title, Words } from '@/ui';
 import { askChoices } from '@/workers/askSeason';
 import { materialName } from './productWords';
 import type { SeasonQuestion } from './seasonView';
@@ -73,7 +73,7 @@ function Price({
       </View>
       <View className="flex-row items-baseline gap-3">
         <Words size="figure" weight="bold" tabular>
-          {t('choice.usd', { value: usd.toFixed(2) })}
+          {t('choice.usd', { value: money(usd) })}
         </Words>
         <Words tone="second" className="flex-1">
           {note}
@@ -134,7 +134,7 @@ function Together({
             <Words tone="second">
               {t('choice.apartCost', {
                 count: together.apart.walks,
-                usd: together.apart.totalUsdInvented.toFixed(2),
+                usd: money(together.apart.totalUsdInvented),
               })}
             </Words>
           ) : null}
@@ -195,7 +195,7 @@ export function Options({ choices, steps }: { choices: StepChoices; steps: reado
             title={t(`choice.kind.${option.kind}`)}
             usd={option.totalUsdInvented}
             walks={option.walks.length}
-            note={t('choice.perThousand', { value: option.usdPer1000Invented.toFixed(2) })}
+            note={t('choice.perThousand', { value: money(option.usdPer1000Invented) })}
           />
           {option.walks.map((walk, index) => (
             <Words key={index}>
@@ -233,7 +233,7 @@ export function Options({ choices, steps }: { choices: StepChoices; steps: reado
               {t(targetPct > 0 ? 'choice.relax' : 'choice.drop', {
                 weed: t(`weed.${weed}`),
                 value: number(targetPct, 0),
-                saves: savesUsdInvented.toFixed(2),
+                saves: money(savesUsdInvented),
               })}
             </Words>
           ))}

@@ -21,6 +21,8 @@ import {
   Failed,
   Field,
   Loading,
+  NumberField,
+  type NumberText,
   Screen,
   SelectField,
   Title,
@@ -70,8 +72,7 @@ function Form({
   const set = (part: Partial<LabelDraft>) => setDraft({ ...draft, ...part });
   const figure = (key: LabelFigure) => ({
     value: draft.figures[key],
-    onChange: (value: string) => set({ figures: { ...draft.figures, [key]: value } }),
-    numeric: true,
+    onChange: (value: NumberText) => set({ figures: { ...draft.figures, [key]: value } }),
     label: t(`shelf.field.${key}`),
     error: error(key),
     testID: `label-${key}`,
@@ -170,19 +171,19 @@ function Form({
             />
             <View className="flex-row gap-3">
               <View className="flex-1">
-                <Field {...figure('lowPerAcre')} unit={unit} />
+                <NumberField {...figure('lowPerAcre')} unit={unit} />
               </View>
               <View className="flex-1">
-                <Field {...figure('highPerAcre')} unit={unit} />
+                <NumberField {...figure('highPerAcre')} unit={unit} />
               </View>
             </View>
-            <Field {...figure('maxPerYear')} unit={unit} />
+            <NumberField {...figure('maxPerYear')} unit={unit} />
             <View className="flex-row gap-3">
               <View className="flex-1">
-                <Field {...figure('maxApplications')} />
+                <NumberField {...figure('maxApplications')} />
               </View>
               <View className="flex-1">
-                <Field {...figure('minIntervalDays')} unit={t('shelf.dayUnit')} />
+                <NumberField {...figure('minIntervalDays')} unit={t('shelf.dayUnit')} />
               </View>
             </View>
           </Card>
@@ -244,27 +245,27 @@ function Form({
             <Title>{t('shelf.when')}</Title>
             <View className="flex-row gap-3">
               <View className="flex-1">
-                <Field {...figure('airMinF')} unit="°F" />
+                <NumberField {...figure('airMinF')} unit="°F" />
               </View>
               <View className="flex-1">
-                <Field {...figure('airMaxF')} unit="°F" />
+                <NumberField {...figure('airMaxF')} unit="°F" />
               </View>
             </View>
             <View className="flex-row gap-3">
               <View className="flex-1">
-                <Field {...figure('waterInIn')} unit="in" />
+                <NumberField {...figure('waterInIn')} unit="in" />
               </View>
               <View className="flex-1">
-                <Field {...figure('rainfastHours')} unit={t('shelf.hourUnit')} />
+                <NumberField {...figure('rainfastHours')} unit={t('shelf.hourUnit')} />
               </View>
             </View>
-            <Field {...figure('reentryHours')} unit={t('shelf.hourUnit')} />
+            <NumberField {...figure('reentryHours')} unit={t('shelf.hourUnit')} />
             <View className="flex-row gap-3">
               <View className="flex-1">
-                <Field {...figure('seedAfterWeeks')} unit={t('shelf.weekUnit')} />
+                <NumberField {...figure('seedAfterWeeks')} unit={t('shelf.weekUnit')} />
               </View>
               <View className="flex-1">
-                <Field {...figure('seedBeforeWeeks')} unit={t('shelf.weekUnit')} />
+                <NumberField {...figure('seedBeforeWeeks')} unit={t('shelf.weekUnit')} />
               </View>
             </View>
           </Card>
@@ -272,13 +273,13 @@ function Form({
             <Title>{t('shelf.store')}</Title>
             <View className="flex-row gap-3">
               <View className="flex-1">
-                <Field {...figure('packageAmount')} unit={t(`unit.${draft.unit}`)} />
+                <NumberField {...figure('packageAmount')} unit={t(`unit.${draft.unit}`)} />
               </View>
               <View className="flex-1">
-                <Field {...figure('priceUsd')} unit="$" />
+                <NumberField {...figure('priceUsd')} unit="$" />
               </View>
             </View>
-            <Field {...figure('packages')} />
+            <NumberField {...figure('packages')} />
             <Choices
               label={t('shelf.field.inUse')}
               value={draft.inUse ? 'yes' : 'no'}

@@ -4,18 +4,30 @@ import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { useFailureWords } from '@/api/useFailureWords';
 import { SeasonsProgress } from '@/features/season/SeasonsProgress';
-import { Button, Card, Choices, Failed, Field, Title, typedNumber, Words } from '@/ui';
+import {
+  Button,
+  Card,
+  Choices,
+  Failed,
+  Field,
+  NumberField,
+  type NumberText,
+  numberText,
+  Title,
+  typedNumber,
+  Words,
+} from '@/ui';
 import type { useShelf } from './useShelf';
 
 type Ordinance = Company['policy']['ordinance'];
 const FIELDS = ['from', 'to', 'once', 'year'] as const;
-type Draft = Record<(typeof FIELDS)[number], string>;
+type Draft = Record<'from' | 'to', string> & Record<'once' | 'year', NumberText>;
 
 const draftOf = ({ blackout, mostNitrogen, mostNitrogenYear }: Ordinance): Draft => ({
   from: blackout?.[0] ?? '',
   to: blackout?.[1] ?? '',
-  once: mostNitrogen === null ? '' : String(mostNitrogen),
-  year: mostNitrogenYear === null ? '' : String(mostNitrogenYear),
+  once: numberText(mostNitrogen),
+  year: numberText(mostNitrogenYear),
 });
 
 const isDay = (text: string) => /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/.test(text.trim());
@@ -48,10 +60,12 @@ export function RulesPanel({ shelf }: { shelf: ReturnType<typeof useShelf> }) {
     const wrong = errors[key];
     return tried && wrong ? t(wrong) : undefined;
   };
-  const set = (key: keyof Draft) => (text: string) => {
-    setKept(false);
-    setDraft({ ...draft, [key]: text });
-  };
+  const set =
+    <Key extends keyof Draft>(key: Key) =>
+    (text: Draft[Key]) => {
+      setKept(false);
+      setDraft({ ...draft, [key]: text });
+    };
   const change = (part: Partial<Company['policy']>) =>
     shelf.change(part, () => {
       setKept(true);
@@ -102,19 +116,17 @@ export function RulesPanel({ shelf }: { shelf: ReturnType<typeof useShelf> }) {
                   error={error('to')}
                   testID="rules-to"
                 />
-                <Field
+                <NumberField
                   label={t('rulesUi.once')}
                   unit={t('rulesUi.unit')}
-                  numeric
                   value={draft.once}
                   onChange={set('once')}
                   error={error('once')}
                   testID="rules-once"
                 />
-                <Field
+                <NumberField
                   label={t('rulesUi.year')}
                   unit={t('rulesUi.unit')}
-                  numeric
                   value={draft.year}
                   onChange={set('year')}
                   error={error('year')}

@@ -19,6 +19,7 @@ import {
   Field,
   ListRow,
   Loading,
+  money,
   number,
   Screen,
   Segmented,
@@ -199,7 +200,7 @@ function linesOf(t: ReturnType<typeof useTranslation>['t'], label: ShelfLabel): 
       }),
       price === null
         ? null
-        : t('shelf.price', { value: price.toFixed(2), unit: t(`unit.${label.unit}`) }),
+        : t('shelf.price', { value: money(price), unit: t(`unit.${label.unit}`) }),
       label.inUse ? null : t('shelf.notInUse'),
     ]
       .filter(Boolean)

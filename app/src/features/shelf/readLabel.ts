@@ -5,11 +5,12 @@ import {
   seedMixRate,
   seedRate,
   shelfLabelSchema,
+  THOUSANDS_PER_ACRE,
   treatment,
   type GrassSlug,
   type ShelfLabel,
 } from '@alfombra/core';
-import { typedNumber } from '@/ui';
+import { type NumberText, numberText, typedNumber } from '@/ui';
 
 /** Fields of a label that are figures; `true`: it must be filled in. */
 export const LABEL_FIGURES = {
@@ -44,13 +45,12 @@ export interface LabelDraft {
   homeLawns: boolean;
   siteBans: string;
   inUse: boolean;
-  figures: Record<LabelFigure, string>;
+  figures: Record<LabelFigure, NumberText>;
 }
 
-const EMPTY: Record<LabelFigure, string> = Object.fromEntries(
+const EMPTY: Record<LabelFigure, NumberText> = Object.fromEntries(
   Object.keys(LABEL_FIGURES).map((key) => [key, '']),
-) as Record<LabelFigure, string>;
-const text = (value: number | null): string => (value === null ? '' : String(value));
+) as Record<LabelFigure, NumberText>;
 
 export function draftOfLabel(label: ShelfLabel): LabelDraft {
   return {
@@ -60,15 +60,18 @@ export function draftOfLabel(label: ShelfLabel): LabelDraft {
     signalWord: label.signalWord,
     unit: label.unit,
     actives: label.actives
-      .map(({ name, amount, unit }) => `${name} ${amount} ${unit === 'percent' ? '%' : 'lb/gal'}`)
+      .map(
+        ({ name, amount, unit }) =>
+          `${name} ${numberText(amount)} ${unit === 'percent' ? '%' : 'lb/gal'}`,
+      )
       .join('\n'),
     turf: label.turf,
     homeLawns: label.homeLawns,
     siteBans: label.siteBans,
     inUse: label.inUse,
     figures: Object.fromEntries(
-      (Object.keys(LABEL_FIGURES) as LabelFigure[]).map((key) => [key, text(label[key])]),
-    ) as Record<LabelFigure, string>,
+      (Object.keys(LABEL_FIGURES) as LabelFigure[]).map((key) => [key, numberText(label[key])]),
+    ) as Record<LabelFigure, NumberText>,
   };
 }
 
@@ -86,7 +89,7 @@ export function newDraft(base: string, nameOf: (kind: string, slug: string) => s
     homeLawns: true,
     siteBans: '',
     inUse: true,
-    figures: { ...EMPTY, packages: '0' },
+    figures: { ...EMPTY, packages: numberText(0) },
   };
   const weed = kind === 'herbicide' && slug ? herbicide(slug) : undefined;
   if (weed && weed.unit !== 'dose') {
@@ -96,16 +99,16 @@ export function newDraft(base: string, nameOf: (kind: string, slug: string) => s
       unit: weed.unit,
       figures: {
         ...draft.figures,
-        lowPerAcre: text(weed.rate[0]),
-        highPerAcre: text(weed.rate[1]),
-        maxPerYear: text(weed.maxPerYear),
-        maxApplications: text(weed.maxApplications),
-        minIntervalDays: text(weed.minIntervalDays),
-        airMinF: text(weed.airF[0]),
-        airMaxF: text(weed.airF[1]),
-        rainfastHours: text(weed.rainfastHours),
-        seedAfterWeeks: text(weed.waitBeforeSeedingWeeks[1]),
-        seedBeforeWeeks: text(weed.seedlingAgeWeeks),
+        lowPerAcre: numberText(weed.rate[0]),
+        highPerAcre: numberText(weed.rate[1]),
+        maxPerYear: numberText(weed.maxPerYear),
+        maxApplications: numberText(weed.maxApplications),
+        minIntervalDays: numberText(weed.minIntervalDays),
+        airMinF: numberText(weed.airF[0]),
+        airMaxF: numberText(weed.airF[1]),
+        rainfastHours: numberText(weed.rainfastHours),
+        seedAfterWeeks: numberText(weed.waitBeforeSeedingWeeks[1]),
+        seedBeforeWeeks: numberText(weed.seedlingAgeWeeks),
       },
     };
   }
@@ -117,13 +120,13 @@ export function newDraft(base: string, nameOf: (kind: string, slug: string) => s
       unit: other.unit ?? 'fl-oz',
       figures: {
         ...draft.figures,
-        lowPerAcre: text(other.ratePerAcre?.[0] ?? null),
-        highPerAcre: text(other.ratePerAcre?.[1] ?? null),
-        maxPerYear: text(other.maxPerYear),
-        maxApplications: text(other.maxApplications),
-        minIntervalDays: text(other.minIntervalDays),
-        airMaxF: text(other.hotAboveF),
-        waterInIn: text(other.waterInIn),
+        lowPerAcre: numberText(other.ratePerAcre?.[0] ?? null),
+        highPerAcre: numberText(other.ratePerAcre?.[1] ?? null),
+        maxPerYear: numberText(other.maxPerYear),
+        maxApplications: numberText(other.maxApplications),
+        minIntervalDays: numberText(other.minIntervalDays),
+        airMaxF: numberText(other.hotAboveF),
+        waterInIn: numberText(other.waterInIn),
       },
     };
   }
@@ -131,7 +134,7 @@ export function newDraft(base: string, nameOf: (kind: string, slug: string) => s
     const mix = seedMix(slug);
     const rate = (use: 'overseed' | 'new') =>
       (mix ? seedMixRate(mix, use) : seedRate(slug as GrassSlug, use))?.bulkLbPer1000 ?? 0;
-    const perAcre = (use: 'overseed' | 'new') => text(Number((rate(use) * 43.56).toFixed(1)));
+    const perAcre = (use: 'overseed' | 'new') => numberText(rate(use) * THOUSANDS_PER_ACRE, 1);
     return {
       ...draft,
       signalWord: 'none',
@@ -145,7 +148,7 @@ export function newDraft(base: string, nameOf: (kind: string, slug: string) => s
         ...draft,
         signalWord: 'none',
         unit: 'lb',
-        figures: { ...draft.figures, packageAmount: text(feed.bagLb) },
+        figures: { ...draft.figures, packageAmount: numberText(feed.bagLb) },
       }
     : draft;
 }
@@ -158,8 +161,8 @@ export function readLabel(
   const problems: Record<string, string> = {};
   const figures: Record<string, number | null> = {};
   for (const [key, needed] of Object.entries(LABEL_FIGURES) as [LabelFigure, boolean][]) {
-    const typed = draft.figures[key].trim();
-    if (typed === '') {
+    const typed = draft.figures[key];
+    if (typed.trim() === '') {
       if (needed) problems[key] = 'missing';
       figures[key] = key === 'packages' ? 0 : null;
       continue;
@@ -172,7 +175,13 @@ export function readLabel(
     .split('\n')
     .map((line) => line.trim())
     .filter(Boolean)
-    .map((line) => /^(.+?)\s+([\d.,]+)\s*(lb\/gal|%)$/.exec(line));
+    .map((line) => {
+      const [, active, amount, unit] = /^(.+?)\s+(\S+)\s*(lb\/gal|%)$/.exec(line) ?? [];
+      const value = typedNumber((amount ?? '') as NumberText);
+      return value === null
+        ? null
+        : { name: active, amount: value, unit: unit === '%' ? 'percent' : 'lb-per-gal' };
+    });
   if (actives.includes(null)) problems.actives = 'actives';
   const [kind, slug] = draft.base.split(':');
   if (Object.keys(problems).length > 0) return { label: null, problems };
@@ -183,11 +192,7 @@ export function readLabel(
     registration: draft.registration,
     signalWord: draft.signalWord,
     unit: draft.unit,
-    actives: actives.map((match) => ({
-      name: match![1],
-      amount: typedNumber(match![2] as string) ?? 0,
-      unit: match![3] === '%' ? 'percent' : 'lb-per-gal',
-    })),
+    actives,
     turf: draft.turf,
     homeLawns: draft.homeLawns,
     siteBans: draft.siteBans,

@@ -54,12 +54,17 @@ describe('the rules of the place', () => {
     expect(screen.getByText('A number over 0')).toBeTruthy();
     expect(change).not.toHaveBeenCalled();
   });
-  it('keeps the closed days and the limits, a comma read as a point', () => {
+  it('keeps the closed days and the limits', () => {
     const { own, change } = shelf();
     render(<RulesPanel shelf={own} />);
     type('rules-from', '11-15');
     type('rules-to', '03-15');
+    // A comma between figures is no decimal here, and nine pounds nobody meant: refused at the field.
     type('rules-once', '0,9');
+    fireEvent.click(screen.getByTestId('rules-save'));
+    expect(change).not.toHaveBeenCalled();
+    expect(screen.getByText(/two different numbers/)).toBeTruthy();
+    type('rules-once', '0.9');
     fireEvent.click(screen.getByTestId('rules-save'));
     expect(change.mock.calls[0]![0]).toEqual({
       ordinance: {

@@ -6,12 +6,14 @@ import { View } from 'react-native';
 import { useCompany, useLawns, useSession, useUpdateCompany } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import { SignOutSheet, useLeave } from '@/features/sync/SignOutSheet';
+import { chooseLanguage, LANGUAGES } from '@/i18n';
 import { usePreferenceStore } from '@/state/preferenceStore';
 import { useOutboxStore } from '@/state/sync/outboxStore';
 import {
   Button,
   Card,
   Chip,
+  Choices,
   Empty,
   Failed,
   KnotGlyph,
@@ -20,15 +22,15 @@ import {
   longDay,
   PickerField,
   Screen,
-  shortDay,
   Sheet,
+  shortDay,
   Tag,
   Words,
 } from '@/ui';
 
 /** What is open today, the window that closes first on top. */
 export function TodayScreen() {
-  const { t } = useTranslation();
+  const { t, i18n } = useTranslation();
   const router = useRouter();
   const words = useFailureWords();
   const session = useSession();
@@ -70,11 +72,18 @@ export function TodayScreen() {
           )}
         </Card>
       ) : null}
-      <View className="flex-row">
+      <View className="flex-row flex-wrap items-end gap-4">
         <Chip
           label={t('today.sunBright')}
           chosen={sunBright}
           onPress={() => setSunBright(!sunBright)}
+        />
+        <Choices
+          label={t('language.label')}
+          value={LANGUAGES.find((language) => language === i18n.language) ?? null}
+          options={LANGUAGES}
+          nameOf={(language) => t(`language.${language}`)}
+          onChange={chooseLanguage}
         />
       </View>
       {company.data ? <FollowUps lawns={lawns.data ?? []} today={company.data.today} /> : null}

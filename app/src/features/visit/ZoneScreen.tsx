@@ -24,8 +24,10 @@ import {
   Chip,
   Choices,
   Failed,
-  Field,
   Loading,
+  NumberField,
+  type NumberText,
+  numberText,
   percent,
   Screen,
   SelectField,
@@ -55,27 +57,26 @@ export function ZoneScreen({ lawnId, zoneId }: { lawnId: string; zoneId: string 
 }
 
 interface Draft {
-  stand: { species: GrassSlug; cover: string }[];
+  stand: { species: GrassSlug; cover: NumberText }[];
   desired: GrassSlug[];
   site: Zone['site'];
-  sunHours: string;
-  slope: string;
-  thatch: string;
-  probe: string;
+  sunHours: NumberText;
+  slope: NumberText;
+  thatch: NumberText;
+  probe: NumberText;
 }
 
-const text = (value: number | null) => (value === null ? '' : String(value));
 const draftOf = (zone: Zone): Draft => ({
   stand: zone.stand.map(({ species, cover }) => ({
     species,
-    cover: String(Math.round(cover * 1000) / 10),
+    cover: numberText(cover * 100, 1),
   })),
   desired: zone.desired,
   site: zone.site,
-  sunHours: text(zone.site.sunHours),
-  slope: text(zone.site.slopePct),
-  thatch: text(zone.site.thatchIn),
-  probe: text(zone.site.probe?.depthIn ?? null),
+  sunHours: numberText(zone.site.sunHours),
+  slope: numberText(zone.site.slopePct),
+  thatch: numberText(zone.site.thatchIn),
+  probe: numberText(zone.site.probe?.depthIn ?? null),
 });
 
 function Form({ lawn, zone, onBack }: { lawn: Lawn; zone: Zone; onBack: () => void }) {
@@ -92,7 +93,7 @@ function Form({ lawn, zone, onBack }: { lawn: Lawn; zone: Zone; onBack: () => vo
   const setSite = (change: Partial<Zone['site']>) => set({ site: { ...draft.site, ...change } });
   const covers = draft.stand.map(({ cover }) => typedNumber(cover));
   const total = covers.reduce<number>((sum, cover) => sum + (cover ?? 0), 0);
-  const inRange = (value: string, most: number) => {
+  const inRange = (value: NumberText, most: number) => {
     const number = typedNumber(value);
     return value.trim() === '' || (number !== null && number >= 0 && number <= most);
   };
@@ -178,10 +179,9 @@ function Form({ lawn, zone, onBack }: { lawn: Lawn; zone: Zone; onBack: () => vo
               const wanted = draft.desired.includes(species);
               return (
                 <View key={species} className="gap-2 border-b-2 border-line pb-3">
-                  <Field
+                  <NumberField
                     label={t(`grass.${species}`)}
                     unit="%"
-                    numeric
                     value={cover}
                     onChange={(next) =>
                       set({
@@ -258,11 +258,10 @@ function Form({ lawn, zone, onBack }: { lawn: Lawn; zone: Zone; onBack: () => vo
                 setSite({ irrigated: value === 'unseen' ? null : value === 'yes' })
               }
             />
-            <Field
+            <NumberField
               label={t('zone.sun')}
               hint={t('zone.sunHint')}
               unit="h"
-              numeric
               value={draft.sunHours}
               onChange={(sunHours) => set({ sunHours })}
               error={errors.sun}
@@ -273,18 +272,16 @@ function Form({ lawn, zone, onBack }: { lawn: Lawn; zone: Zone; onBack: () => vo
                 {t('zone.sunShort', { grass: t(`grass.${main}`), hours: grass(main).sunHours[0] })}
               </Words>
             ) : null}
-            <Field
+            <NumberField
               label={t('zone.slope')}
               unit="%"
-              numeric
               value={draft.slope}
               onChange={(slope) => set({ slope })}
               error={errors.slope}
             />
-            <Field
+            <NumberField
               label={t('zone.thatch')}
               unit="in"
-              numeric
               value={draft.thatch}
               onChange={(thatch) => set({ thatch })}
               error={errors.thatch}
@@ -296,11 +293,10 @@ function Form({ lawn, zone, onBack }: { lawn: Lawn; zone: Zone; onBack: () => vo
                 tone={thatchVerdict(thatchIn, main) === 'fine' ? 'good' : 'caution'}
               />
             ) : null}
-            <Field
+            <NumberField
               label={t('zone.probe')}
               hint={t('zone.probeHint')}
               unit="in"
-              numeric
               value={draft.probe}
               onChange={(probe) => set({ probe })}
               error={errors.probe}

@@ -8,8 +8,10 @@ import {
   Button,
   Card,
   Choices,
-  Field,
   number,
+  NumberField,
+  type NumberText,
+  numberText,
   SelectField,
   Sheet,
   Tag,
@@ -18,8 +20,8 @@ import {
 } from '@/ui';
 
 interface Draft {
-  sampler: string;
-  counts: string[];
+  sampler: NumberText;
+  counts: NumberText[];
   subject: string;
   square: boolean;
 }
@@ -39,7 +41,7 @@ function read(slug: CountTestInput['test'], draft: Draft): CountTestInput | null
   };
 }
 
-const badCount = (text: string): boolean => {
+const badCount = (text: NumberText): boolean => {
   if (text === '') return false;
   const value = typedNumber(text);
   return value === null || !Number.isInteger(value) || value < 0;
@@ -66,8 +68,10 @@ export function CountTestSheet({
   const test = countTests.find((entry) => entry.slug === slug)!;
   const card = fieldTestCard(slug);
   const [draft, setDraft] = useState<Draft>({
-    sampler: String(before?.sampler ?? test.defaultSampler),
-    counts: before?.counts.map(String) ?? Array.from({ length: test.fullSample }, () => ''),
+    sampler: numberText(before?.sampler ?? test.defaultSampler),
+    counts:
+      before?.counts.map((count) => numberText(count)) ??
+      Array.from({ length: test.fullSample }, () => '' as const),
     subject: before?.subject ?? (test.subjects[0] as string),
     square: before?.square ?? false,
   });
@@ -75,7 +79,7 @@ export function CountTestSheet({
   const input = read(slug, typed);
   const verdict = input ? countTestVerdict(input, stand) : null;
   const badSampler = (typedNumber(draft.sampler) ?? 0) <= 0;
-  const setCount = (index: number, text: string) =>
+  const setCount = (index: number, text: NumberText) =>
     setDraft({ ...draft, counts: draft.counts.map((c, i) => (i === index ? text : c)) });
   return (
     <Sheet open title={t(`test.${slug}`)} onClose={onClose}>
@@ -90,7 +94,7 @@ export function CountTestSheet({
             setDraft({
               ...draft,
               square: option === 'square',
-              sampler: option === 'square' ? '12' : String(test.defaultSampler),
+              sampler: numberText(option === 'square' ? 12 : test.defaultSampler),
             })
           }
         />
@@ -106,12 +110,11 @@ export function CountTestSheet({
           onChange={(subject) => setDraft({ ...draft, subject })}
         />
       ) : null}
-      <Field
+      <NumberField
         label={t(
           draft.square ? 'test.side' : test.sampler === 'diameter' ? 'test.diameter' : 'test.area',
         )}
         unit={test.sampler === 'diameter' ? 'in' : 'ft²'}
-        numeric
         value={draft.sampler}
         onChange={(sampler) => setDraft({ ...draft, sampler })}
         error={badSampler ? t('test.badSampler') : undefined}
@@ -121,9 +124,8 @@ export function CountTestSheet({
       <View className="flex-row flex-wrap gap-3">
         {draft.counts.map((count, index) => (
           <View key={index} className="w-[104px]">
-            <Field
+            <NumberField
               label={t('test.sample', { number: index + 1 })}
-              numeric
               value={count}
               onChange={(text) => setCount(index, text)}
               error={badCount(count) ? t('test.badCount') : undefined}

@@ -33,6 +33,8 @@ import {
   Failed,
   Field,
   number,
+  NumberField,
+  numberText,
   percent,
   PickerField,
   Screen,
@@ -100,7 +102,7 @@ function Decide({
     store.change(lawn.id, {
       weeds: (known?.weeds ?? []).map(({ weed, cover, growing }) => ({
         weed,
-        cover: number(cover * 100, 1),
+        cover: numberText(cover * 100, 1),
         growing,
       })),
     });
@@ -303,10 +305,9 @@ function Decide({
           </View>
           <View className="flex-row flex-wrap items-end gap-3">
             <View className="w-[130px]">
-              <Field
+              <NumberField
                 label={t('decide.cover')}
                 unit="%"
-                numeric
                 value={draft.cover}
                 testID={`cover-${draft.weed}`}
                 onChange={(cover) =>
@@ -332,7 +333,7 @@ function Decide({
       ) : null}
       <AddWeed
         taken={drafts.map(({ weed }) => weed)}
-        onAdd={(weed) => setWeeds([...drafts, { weed, cover: '5', growing: true }])}
+        onAdd={(weed) => setWeeds([...drafts, { weed, cover: numberText(5), growing: true }])}
       />
     </Screen>
   );

@@ -1,6 +1,11 @@
+import type { NumberText } from '@/ui';
 import { readWeeds } from './readWeeds';
 
-const row = (cover: string, weed = 'dandelion', growing = true) => ({ weed, cover, growing });
+const row = (cover: string, weed = 'dandelion', growing = true) => ({
+  weed,
+  cover: cover as NumberText,
+  growing,
+});
 
 it('turns per cent into shares and adds them up', () => {
   expect(readWeeds([row('12.5'), row('4', 'white-clover', false)])).toEqual({
@@ -18,7 +23,7 @@ it('is empty when nothing was seen', () => {
   expect(readWeeds([])).toEqual({ findings: [], bad: [], totalPct: 0 });
 });
 
-it.each(['', 'much', '-1', '101', '1e9'])(
+it.each(['', 'much', '-1', '101', '1e9', '12,5'])(
   'marks the row of a cover like “%s”, and no other',
   (bad) => {
     const read = readWeeds([row('5'), row(bad), row('7')]);
