@@ -12,6 +12,7 @@ module.exports = {
       raised: token('raised'),
       line: token('line'),
       thread: token('thread'),
+      edge: token('edge'),
       ink: token('ink'),
       second: token('second'),
       quiet: token('quiet'),
@@ -43,12 +44,15 @@ module.exports = {
     },
     extend: {
       fontSize: {
-        note: ['14px', '19px'],
-        body: ['16px', '22px'],
-        lead: ['18px', '24px'],
-        title: ['24px', '27px'],
-        figure: ['40px', '44px'],
-        pour: ['60px', '62px'],
+        // In rem: a reader's own text size counts.
+        note: ['0.875rem', '1.1875rem'],
+        body: ['1rem', '1.375rem'],
+        lead: ['1.125rem', '1.5rem'],
+        title: ['1.5rem', '1.6875rem'],
+        figure: ['2.5rem', '2.75rem'],
+        pour: ['3.75rem', '3.875rem'],
+        // Five places share the width of a phone.
+        place: ['min(0.875rem, 4.6vw)', '1.25'],
       },
     },
   },

@@ -1,14 +1,12 @@
-import { useRouter } from 'expo-router';
 import { useTranslation } from 'react-i18next';
-import { Button, Empty, Screen } from '@/ui';
+import { Empty, LinkButton, Screen } from '@/ui';
 
 export default function NotFound() {
   const { t } = useTranslation();
-  const router = useRouter();
   return (
     <Screen title={t('app')}>
       <Empty title={t('failure.notFound')} />
-      <Button label={t('places.lawns')} onPress={() => router.replace('/lawns')} />
+      <LinkButton label={t('places.lawns')} href="/lawns" />
     </Screen>
   );
 }

@@ -92,4 +92,3 @@ export function testQuestion({
     sightings: [],
   };
 }
-

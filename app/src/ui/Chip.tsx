@@ -15,7 +15,6 @@ export function Chip({
     <Pressable
       role="button"
       aria-pressed={chosen}
-      aria-label={label}
       onPress={onPress}
       className={`min-h-[48px] justify-center rounded-full border-2 px-4 ${chosen ? 'border-main bg-main' : 'border-line bg-raised'}`}
     >

@@ -7,7 +7,7 @@ import { readNumber, separate, type NumberText } from './numberText';
 import { Words } from './Words';
 
 const INPUT = 'min-h-[52px] flex-1 rounded-xl border-2 bg-raised px-3 font-body text-body text-ink';
-const edge = (error: string | undefined) => (error ? 'border-stop' : 'border-thread');
+const edge = (error: string | undefined) => (error ? 'border-stop' : 'border-edge');
 
 interface Common {
   label: string;
@@ -184,7 +184,7 @@ const NATIVE_STYLE = {
   paddingLeft: 12,
   paddingRight: 12,
   fontFamily: 'AtkinsonHyperlegibleNext_400Regular',
-  fontSize: 16,
+  fontSize: '1rem',
   color: 'var(--ink)',
   background: 'var(--raised)',
   width: '100%',
@@ -222,7 +222,7 @@ export function PickerField({
         'aria-label': label,
         ...saidBy({ error, hint }, noteId),
         onChange: (event: { target: { value: string } }) => onChange(event.target.value),
-        style: { ...NATIVE_STYLE, borderColor: error ? 'var(--stop)' : 'var(--thread)' },
+        style: { ...NATIVE_STYLE, borderColor: error ? 'var(--stop)' : 'var(--edge)' },
       })}
     </Frame>
   );
@@ -249,7 +249,7 @@ export function SelectField<Value extends string>({
         'aria-label': label,
         ...saidBy({ error, hint }, noteId),
         onChange: (event: { target: { value: Value } }) => onChange(event.target.value),
-        style: { ...NATIVE_STYLE, borderColor: error ? 'var(--stop)' : 'var(--thread)' },
+        style: { ...NATIVE_STYLE, borderColor: error ? 'var(--stop)' : 'var(--edge)' },
         children: options.map((option) =>
           unstable_createElement('option', {
             key: option.value,

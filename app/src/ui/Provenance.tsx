@@ -29,12 +29,14 @@ export function Provenance({
     <>
       <Pressable
         role="button"
-        aria-label={`${title}: ${t('common.why')}`}
         onPress={() => setOpen(true)}
         className="min-h-[48px] flex-row items-center gap-2"
       >
         <View className="min-w-0 shrink">{children}</View>
-        <Info size={18} color="var(--quiet)" />
+        <View aria-hidden>
+          <Info size={18} color="var(--quiet)" />
+        </View>
+        <Words className="sr-only">{t('common.why')}</Words>
       </Pressable>
       <Sheet open={open} title={title} onClose={() => setOpen(false)}>
         {lines.map((line) => (

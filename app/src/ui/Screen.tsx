@@ -1,14 +1,20 @@
+import type { Href } from 'expo-router';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Pressable, ScrollView, View } from 'react-native';
+import { ScrollView, View } from 'react-native';
+import { Door } from './Door';
 import { Selvedge } from './Selvedge';
+import { useArrival } from './useArrival';
 import { Title, Words } from './Words';
 
 export interface ScreenProps {
   title: string;
   lead?: string | undefined;
-  onBack?: (() => void) | undefined;
+  /** Of which lawn or thing: stands in the page's title behind the screen's own. */
+  subject?: string | undefined;
+  /** Where the arrow beside the title leads. */
+  back?: Href | undefined;
   /** Beside the title. */
   aside?: ReactNode;
   dye?: 'madder' | 'indigo';
@@ -16,6 +22,8 @@ export interface ScreenProps {
   footer?: ReactNode;
   /** Off where the content scrolls by itself. */
   scroll?: boolean;
+  /** A list beside the screen at hand: no page of its own. */
+  side?: boolean;
   children: ReactNode;
 }
 
@@ -23,30 +31,47 @@ export interface ScreenProps {
 export function Screen({
   title,
   lead,
-  onBack,
+  subject,
+  back,
   aside,
   dye = 'madder',
   footer,
   scroll = true,
+  side = false,
   children,
 }: ScreenProps) {
   const { t } = useTranslation();
+  const heading = useArrival([title, subject], !side);
   return (
-    <View className="min-w-0 flex-1 bg-ground">
+    <View
+      {...(side
+        ? { role: 'navigation' as const, 'aria-label': title }
+        : { role: 'main' as const, id: 'main' })}
+      className="min-w-0 flex-1 bg-ground"
+    >
       <Selvedge dye={dye} />
       <View className="flex-row items-center gap-3 px-4 pb-3 pt-3">
-        {onBack ? (
-          <Pressable
-            role="button"
-            aria-label={t('common.back')}
-            onPress={onBack}
+        {back ? (
+          <Door
+            href={back}
             className="h-[48px] w-[48px] items-center justify-center rounded-xl bg-panel"
           >
-            <ChevronLeft size={26} color="var(--ink)" />
-          </Pressable>
+            <View aria-hidden>
+              <ChevronLeft size={26} color="var(--ink)" />
+            </View>
+            <Words className="sr-only">{t('common.back')}</Words>
+          </Door>
         ) : null}
         <View className="min-w-0 flex-1">
-          <Title numberOfLines={2}>{title}</Title>
+          <Title
+            ref={heading}
+            level={side ? 2 : 1}
+            tabIndex={-1}
+            numberOfLines={2}
+            className="outline-none"
+          >
+            {title}
+          </Title>
           {lead ? (
             <Words size="note" tone="second" numberOfLines={2}>
               {lead}
@@ -56,7 +81,12 @@ export function Screen({
         {aside}
       </View>
       {scroll ? (
-        <ScrollView className="flex-1" contentContainerClassName="gap-4 px-4 pb-8">
+        <ScrollView
+          // Words without a control between them are scrolled by the arrow keys.
+          tabIndex={0}
+          className="flex-1"
+          contentContainerClassName="gap-4 px-4 pb-8"
+        >
           {children}
         </ScrollView>
       ) : (

@@ -1,6 +1,7 @@
+import type { Ref } from 'react';
 import { Text, type TextProps } from 'react-native';
 
-type Size = 'note' | 'body' | 'lead' | 'title' | 'figure' | 'pour';
+type Size = 'place' | 'note' | 'body' | 'lead' | 'title' | 'figure' | 'pour';
 type Tone =
   | 'ink'
   | 'second'
@@ -15,6 +16,7 @@ type Tone =
   | 'black';
 
 const SIZE: Record<Size, string> = {
+  place: 'text-place',
   note: 'text-note',
   body: 'text-body',
   lead: 'text-lead',
@@ -45,6 +47,7 @@ export interface WordsProps extends TextProps {
   /** Figures of one width, for columns. */
   tabular?: boolean;
   className?: string;
+  ref?: Ref<Text>;
 }
 
 /** Every word on the screen: one of our sizes, tones and faces. */
@@ -70,7 +73,10 @@ export function Words({
   );
 }
 
-/** The name of a screen or a card. */
-export const Title = (props: Omit<WordsProps, 'display'>) => (
-  <Words size="title" display role="heading" {...props} />
+/** A heading: of a screen (1), of a part of it or of a card (2), of a part of that (3). */
+export const Title = ({
+  level = 2,
+  ...rest
+}: Omit<WordsProps, 'display'> & { level?: 1 | 2 | 3 }) => (
+  <Words size="title" display role="heading" aria-level={level} {...rest} />
 );

@@ -38,3 +38,7 @@ export const monthName = (month: number): string =>
 
 /** The day so many days later. */
 export const daysOn = (day: string, days: number): string => addDays(localDate(day), days);
+
+/** "7 AM" or "07", as the place writes an hour of the day, 0-24. */
+export const hourName = (hour: number): string =>
+  formatter({ hour: 'numeric' }).format(new Date(Date.UTC(2026, 0, 1, hour)));

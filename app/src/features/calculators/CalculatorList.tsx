@@ -1,5 +1,4 @@
 import { CALCULATOR_GROUPS, calculators, type CalculatorGroup } from '@alfombra/core/calculating';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
@@ -8,7 +7,6 @@ import { Chip, Empty, Field, ListRow } from '@/ui';
 /** Every calculation, by what is in the hand; found by its words too. */
 export function CalculatorList() {
   const { t } = useTranslation();
-  const router = useRouter();
   const [query, setQuery] = useState('');
   const [group, setGroup] = useState<CalculatorGroup | null>(null);
   const wanted = query.trim().toLowerCase();
@@ -39,12 +37,7 @@ export function CalculatorList() {
       <View className="gap-3 lg:flex-row lg:flex-wrap">
         {rows.map(({ slug, title, lead }) => (
           <View key={slug} className="lg:w-[49%]">
-            <ListRow
-              title={title}
-              lines={[lead]}
-              onPress={() => router.push(`/mix/${slug}`)}
-              testID={`to-${slug}`}
-            />
+            <ListRow title={title} lines={[lead]} href={`/mix/${slug}`} testID={`to-${slug}`} />
           </View>
         ))}
       </View>

@@ -7,7 +7,7 @@ import {
   type CalculatorField,
   type Figure,
 } from '@alfombra/core/calculating';
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
@@ -35,12 +35,11 @@ const MOST_CHIPS = 5;
 /** One calculation of the trade: what is typed on the left, what it comes to on the right. */
 export function CalculatorScreen({ slug }: { slug: string }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const calculator = calculatorOf(slug);
-  const onBack = () => router.push('/mix');
+  const back = '/mix';
   if (!calculator) {
     return (
-      <Screen title={t('places.mix')} dye="indigo" onBack={onBack}>
+      <Screen title={t('places.mix')} dye="indigo" back={back}>
         <Empty title={t('calcUi.none')} />
       </Screen>
     );
@@ -50,7 +49,7 @@ export function CalculatorScreen({ slug }: { slug: string }) {
       title={t(`calculator.${slug}.title`)}
       lead={t(`calculator.${slug}.lead`)}
       dye="indigo"
-      onBack={onBack}
+      back={back}
     >
       <Sheet key={slug} calculator={calculator} />
     </Screen>

@@ -3,6 +3,8 @@ import { fireEvent, render, screen } from '@testing-library/react';
 import { CalculatorScreen } from './CalculatorScreen';
 
 jest.mock('expo-router', () => ({
+  ...jest.requireActual('@/testdata/LinkStandIn'),
+  usePathname: () => '/',
   useRouter: () => ({ push: jest.fn() }),
   useLocalSearchParams: () => ({ area: '6200' }),
 }));

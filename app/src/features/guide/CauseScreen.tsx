@@ -1,5 +1,4 @@
 import { cause as causeOf, HOST_SLUGS, sign } from '@alfombra/core';
-import { useRouter } from 'expo-router';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { SignPictogram } from '@/features/walk/SignPictogram';
@@ -11,12 +10,11 @@ const SIGNS_SHOWN = 12;
 /** One cause: when and where it shows, on which grass, and the signs that tell it. */
 export function CauseScreen({ slug }: { slug: string }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const entry = causeOf(slug);
-  const onBack = () => router.push('/guide');
+  const back = '/guide';
   if (!entry) {
     return (
-      <Screen title={t('guide.title')} onBack={onBack}>
+      <Screen title={t('guide.title')} back={back}>
         <Empty title={t('guide.none', { query: slug })} />
       </Screen>
     );
@@ -27,7 +25,7 @@ export function CauseScreen({ slug }: { slug: string }) {
     .slice(0, SIGNS_SHOWN);
   const hosts = HOST_SLUGS.filter((host) => entry.host[host] >= 2);
   return (
-    <Screen title={t(`cause.${slug}`)} lead={t(`guide.group.${entry.group}`)} onBack={onBack}>
+    <Screen title={t(`cause.${slug}`)} lead={t(`guide.group.${entry.group}`)} back={back}>
       <Card>
         <Words weight="bold">{`${t('guide.asks')}: ${t(`action.${entry.action}`)}`}</Words>
         <Words>{`${t('guide.severity')}: ${t(`guide.severities.${entry.severity}`)}`}</Words>

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { usePlantName } from '@/features/key/usePlantName';
-import { Button, Chip, Empty, Field, ListRow, number, Screen, Segmented } from '@/ui';
+import { Chip, Empty, Field, LinkButton, ListRow, number, Screen, Segmented } from '@/ui';
 import { pairSlug } from './pairSlug';
 
 const VIEWS = ['causes', 'plants', 'pairs', 'tests'] as const;
@@ -115,44 +115,50 @@ export function GuideScreen() {
           setGroup(null);
           router.setParams({ view: slug });
         }}
-      />
-      {view === 'causes' ? (
-        <View className="flex-row gap-2">
-          <View className="flex-1">
-            <Button
-              kind="plain"
-              label={t('guide.practice')}
-              onPress={() => router.push('/guide/practice')}
-              testID="to-practice"
-            />
+      >
+        {view === 'causes' ? (
+          <View className="flex-row gap-2">
+            <View className="flex-1">
+              <LinkButton
+                kind="plain"
+                label={t('guide.practice')}
+                href="/guide/practice"
+                testID="to-practice"
+              />
+            </View>
+            <View className="flex-1">
+              <LinkButton
+                kind="plain"
+                label={t('shelf.title')}
+                href="/guide/shelf"
+                testID="to-shelf"
+              />
+            </View>
           </View>
-          <View className="flex-1">
-            <Button
-              kind="plain"
-              label={t('shelf.title')}
-              onPress={() => router.push('/guide/shelf')}
-              testID="to-shelf"
-            />
+        ) : null}
+        <Field label={t(`guide.search.${view}`)} value={query} onChange={setQuery} />
+        {groups.length > 1 ? (
+          <View className="flex-row flex-wrap gap-2">
+            <Chip label={t('common.all')} chosen={group === null} onPress={() => setGroup(null)} />
+            {groups.map(([slug, label]) => (
+              <Chip
+                key={slug}
+                label={label}
+                chosen={group === slug}
+                onPress={() => setGroup(slug)}
+              />
+            ))}
           </View>
-        </View>
-      ) : null}
-      <Field label={t(`guide.search.${view}`)} value={query} onChange={setQuery} />
-      {groups.length > 1 ? (
-        <View className="flex-row flex-wrap gap-2">
-          <Chip label={t('common.all')} chosen={group === null} onPress={() => setGroup(null)} />
-          {groups.map(([slug, label]) => (
-            <Chip key={slug} label={label} chosen={group === slug} onPress={() => setGroup(slug)} />
+        ) : null}
+        {found.length === 0 ? <Empty title={t('guide.none', { query })} /> : null}
+        <View className="gap-3 lg:flex-row lg:flex-wrap">
+          {found.map(({ key, title, line, path }) => (
+            <View key={key} className="lg:w-[49%]">
+              <ListRow title={title} lines={[line]} href={path} />
+            </View>
           ))}
         </View>
-      ) : null}
-      {found.length === 0 ? <Empty title={t('guide.none', { query })} /> : null}
-      <View className="gap-3 lg:flex-row lg:flex-wrap">
-        {found.map(({ key, title, line, path }) => (
-          <View key={key} className="lg:w-[49%]">
-            <ListRow title={title} lines={[line]} onPress={() => router.push(path)} />
-          </View>
-        ))}
-      </View>
+      </Segmented>
     </Screen>
   );
 }

@@ -1,12 +1,11 @@
 import { grass, weed, type Grass, type GrassSlug, type Weed } from '@alfombra/core';
 import { keyCharacters, keyTaxon, lookAlikesOf, statesOf } from '@alfombra/core/key';
-import { useRouter } from 'expo-router';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { StateDrawing } from '@/features/key/StateDrawing';
 import { usePlantName } from '@/features/key/usePlantName';
-import { Card, Chip, Empty, monthName, number, Screen, Tag, Title, Words } from '@/ui';
+import { Card, Empty, LinkButton, monthName, number, Screen, Tag, Title, Words } from '@/ui';
 import { pairSlug } from './pairSlug';
 
 const range = ([low, high]: readonly [number, number], digits = 0) =>
@@ -70,16 +69,15 @@ function weedFacts(t: TFunction, entry: Weed): [string, string][] {
 /** One grass or weed: the facts a plan uses, every character the key knows drawn, its look-alikes. */
 export function PlantScreen({ slug }: { slug: string }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const nameOf = usePlantName();
   const turf = grass(slug as GrassSlug);
   const unwanted = weed(slug);
   const taxon = keyTaxon(slug);
-  const onBack = () => router.push('/guide?view=plants');
+  const back = '/guide?view=plants';
   const entry = turf ?? unwanted;
   if (!entry) {
     return (
-      <Screen title={t('guide.title')} onBack={onBack}>
+      <Screen title={t('guide.title')} back={back}>
         <Empty title={t('guide.none', { query: slug })} />
       </Screen>
     );
@@ -90,7 +88,7 @@ export function PlantScreen({ slug }: { slug: string }) {
     ? keyCharacters.filter((character) => statesOf(taxon, character.slug).length > 0)
     : [];
   return (
-    <Screen title={nameOf(slug)} lead={entry.latin} onBack={onBack}>
+    <Screen title={nameOf(slug)} lead={entry.latin} back={back}>
       <View className="gap-4 lg:flex-row lg:items-start">
         <View className="gap-4 lg:flex-[2]">
           <Card>
@@ -117,11 +115,11 @@ export function PlantScreen({ slug }: { slug: string }) {
               <Title>{t('guide.alikes')}</Title>
               <View className="flex-row flex-wrap gap-2">
                 {alikes.map((other) => (
-                  <Chip
+                  <LinkButton
                     key={other}
+                    kind="plain"
                     label={nameOf(other)}
-                    chosen={false}
-                    onPress={() => router.push(`/guide/pair/${pairSlug(slug, other)}`)}
+                    href={`/guide/pair/${pairSlug(slug, other)}`}
                   />
                 ))}
               </View>

@@ -1,6 +1,5 @@
 import { grasses, type GrassSlug } from '@alfombra/core';
 import { fieldTestCard } from '@alfombra/core/walking';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
@@ -11,19 +10,18 @@ import { Card, Empty, Screen, SelectField, Title } from '@/ui';
 /** One field test: how it is done, and its arithmetic to be used away from a walk. */
 export function TestScreen({ slug }: { slug: string }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const [main, setMain] = useState<GrassSlug>('tall-fescue');
   const card = fieldTestCard(slug);
-  const onBack = () => router.push('/guide?view=tests');
+  const back = '/guide?view=tests';
   if (!card) {
     return (
-      <Screen title={t('guide.title')} onBack={onBack}>
+      <Screen title={t('guide.title')} back={back}>
         <Empty title={t('guide.none', { query: slug })} />
       </Screen>
     );
   }
   return (
-    <Screen title={t(`fieldTest.${slug}.name`)} onBack={onBack}>
+    <Screen title={t(`fieldTest.${slug}.name`)} back={back}>
       <View className="gap-4 lg:flex-row lg:items-start">
         <View className="lg:flex-1">
           <Card>

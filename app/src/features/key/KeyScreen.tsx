@@ -47,16 +47,15 @@ export function KeyScreen({ lawnId, zoneId }: { lawnId: string; zoneId: string |
   const router = useRouter();
   const lawn = useLawn(lawnId).data;
   const today = useCompany().data?.today;
-  const back = () =>
-    router.push(zoneId ? `/lawns/${lawnId}/zone/${zoneId}` : `/lawns/${lawnId}/visit`);
+  const back = zoneId ? `/lawns/${lawnId}/zone/${zoneId}` : `/lawns/${lawnId}/visit`;
   if (!lawn || !today) {
     return (
-      <Screen title={t('key.title')} onBack={back}>
+      <Screen title={t('key.title')} back={back}>
         <Loading />
       </Screen>
     );
   }
-  return <Key lawn={lawn} zoneId={zoneId} today={today} onBack={back} />;
+  return <Key lawn={lawn} zoneId={zoneId} today={today} back={back} />;
 }
 
 const NONE = {};
@@ -65,13 +64,14 @@ function Key({
   lawn,
   zoneId,
   today,
-  onBack,
+  back,
 }: {
   lawn: Lawn;
   zoneId: string | null;
   today: LocalDate;
-  onBack: () => void;
+  back: string;
 }) {
+  const router = useRouter();
   const { t } = useTranslation();
   const wide = useWide();
   const answers = useKeyStore((state) => state.answers[lawn.id]) ?? NONE;
@@ -113,7 +113,6 @@ function Key({
         <Pressable
           key={candidate.taxon}
           role="button"
-          aria-label={`${nameOf(candidate.taxon)} ${percent(candidate.p)} %`}
           onPress={() => setNaming(candidate)}
           className="min-h-[48px] flex-row items-center gap-2"
           testID={`taxon-${candidate.taxon}`}
@@ -199,7 +198,7 @@ function Key({
     </Card>
   );
   return (
-    <Screen title={t('key.title')} lead={lawn.name} onBack={onBack}>
+    <Screen title={t('key.title')} lead={lawn.name} subject={lawn.name} back={back}>
       <View className="gap-4 lg:flex-row lg:items-start">
         <View className="gap-4 lg:flex-[3]">
           {wide ? null : candidates}
@@ -264,7 +263,7 @@ function Key({
         onKept={() => {
           setNaming(null);
           clear(lawn.id);
-          onBack();
+          router.push(back);
         }}
       />
     </Screen>

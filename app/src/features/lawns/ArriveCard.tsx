@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { useCompany, useLawns, usePutVisit, useSession } from '@/api/queries';
 import { useWalkStore } from '@/state/walkStore';
-import { Button, Card, fullDay, shortDay, Tag, Title, Words } from '@/ui';
+import { Button, Card, fullDay, LinkButton, shortDay, Tag, Title, Words } from '@/ui';
 
 /** Arriving: the last visit in three lines, what is open, and the visit begun with one tap. */
 export function ArriveCard({
@@ -92,10 +92,10 @@ export function ArriveCard({
             testID="start-visit"
           />
         </View>
-        <Button
+        <LinkButton
           kind="plain"
           label={t('arrive.property')}
-          onPress={() => router.push(`/lawns/${lawn.id}/property`)}
+          href={`/lawns/${lawn.id}/property`}
           testID="to-property"
         />
       </View>

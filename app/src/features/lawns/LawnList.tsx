@@ -1,5 +1,4 @@
 import type { LawnSummary } from '@alfombra/core';
-import { useRouter } from 'expo-router';
 import type { TFunction } from 'i18next';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -13,6 +12,7 @@ import {
   Failed,
   Field,
   KnotGlyph,
+  LinkButton,
   ListRow,
   Loading,
   number,
@@ -40,9 +40,15 @@ function dueLine(t: TFunction, lawn: LawnSummary): string {
 }
 
 /** All lawns with grass, area, last visit and what is due. */
-export function LawnList({ chosenId }: { chosenId: string | null }) {
+export function LawnList({
+  chosenId,
+  side = false,
+}: {
+  chosenId: string | null;
+  /** Beside a lawn in a wide window. */
+  side?: boolean;
+}) {
   const { t } = useTranslation();
-  const router = useRouter();
   const words = useFailureWords();
   const lawns = useLawns();
   const [query, setQuery] = useState('');
@@ -55,22 +61,13 @@ export function LawnList({ chosenId }: { chosenId: string | null }) {
   return (
     <Screen
       title={t('lawns.title')}
+      side={side}
       lead={lawns.data ? t('lawns.count', { count: shown.length }) : undefined}
     >
       <Field label={t('lawns.search')} value={query} onChange={setQuery} testID="search" />
       <View className="flex-row flex-wrap gap-2">
-        <Button
-          kind="plain"
-          label={t('lawns.add')}
-          onPress={() => router.push('/lawns/new')}
-          testID="add-property"
-        />
-        <Button
-          kind="plain"
-          label={t('lawns.import')}
-          onPress={() => router.push('/lawns/import')}
-          testID="import"
-        />
+        <LinkButton kind="plain" label={t('lawns.add')} href="/lawns/new" testID="add-property" />
+        <LinkButton kind="plain" label={t('lawns.import')} href="/lawns/import" testID="import" />
         {anyArchived ? (
           <Chip
             label={t('lawns.archived')}
@@ -108,7 +105,7 @@ export function LawnList({ chosenId }: { chosenId: string | null }) {
                 }`,
                 dueLine(t, lawn),
               ]}
-              onPress={() => router.push(`/lawns/${lawn.id}`)}
+              href={`/lawns/${lawn.id}`}
               aside={
                 lawn.due.length > 0 ? (
                   <View className="flex-row gap-1">

@@ -1,5 +1,4 @@
 import { samplesOut, zoneArea, type Zone } from '@alfombra/core';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
@@ -11,16 +10,16 @@ import { useYear, yearQuestion } from '@/features/season/useYear';
 import { materialName } from '@/features/season/productWords';
 import { useWalkStore } from '@/state/walkStore';
 import {
-  Button,
   Card,
   Chip,
   daySpan,
   Empty,
+  fullDay,
+  LinkButton,
   number,
   Provenance,
   Screen,
   shortDay,
-  fullDay,
   Tag,
   Title,
   useWide,
@@ -47,7 +46,6 @@ function shownZone(zones: readonly Zone[], picked: string | null): Zone | null {
 /** One lawn: its plan to scale, the stand of each zone, and the strip of its season. */
 export function LawnScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const wide = useWide();
   const { question, view, records, visits, error, retry } = useLawnSeason(lawnId);
   const walk = useWalkStore(({ walks }) => walks[lawnId]);
@@ -58,15 +56,15 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
     question && view && shown ? yearQuestion(question, shown) : null,
     question?.lawn.version ?? 0,
   ).data;
-  const onBack = wide ? undefined : () => router.push('/lawns');
+  const back = wide ? undefined : '/lawns';
   if (question && question.lawn.zones.length === 0) {
     return (
-      <Screen title={question.lawn.name} lead={question.lawn.customer} onBack={onBack}>
+      <Screen title={question.lawn.name} lead={question.lawn.customer} back={back}>
         <ArriveCard lawn={question.lawn} visits={visits} done={null} />
         <Empty title={t('lawn.unmeasured')} lead={t('lawn.unmeasuredLead')} />
-        <Button
+        <LinkButton
           label={t('visit.plan')}
-          onPress={() => router.push(`/lawns/${lawnId}/plan`)}
+          href={`/lawns/${lawnId}/plan`}
           testID="measure-first"
           wide
         />
@@ -74,7 +72,7 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
     );
   }
   if (!question || !view) {
-    return <SeasonPending title={t('lawns.title')} onBack={onBack} error={error} onRetry={retry} />;
+    return <SeasonPending title={t('lawns.title')} back={back} error={error} onRetry={retry} />;
   }
   const { lawn, weather } = question;
   const zone = shown!;
@@ -115,25 +113,25 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
     <Screen
       title={lawn.name}
       lead={`${lawn.customer} · ${t('common.ft2', { value: number(lawn.zones.reduce((sum, z) => sum + zoneArea(z), 0)) })}`}
-      onBack={onBack}
+      back={back}
       aside={
         weather.station.standIn ? <Tag label={t('common.standIn')} tone="caution" /> : undefined
       }
       footer={
         <View className="flex-row gap-2">
           <View className="flex-1">
-            <Button
+            <LinkButton
               kind="plain"
               label={t('lawn.season')}
-              onPress={() => router.push(`/lawns/${lawnId}/season`)}
+              href={`/lawns/${lawnId}/season`}
               testID="to-season"
             />
           </View>
           <View className="flex-1">
-            <Button
+            <LinkButton
               kind="plain"
               label={walk ? t('lawn.continueWalk') : t('lawn.walk')}
-              onPress={() => router.push(`/lawns/${lawnId}/walk`)}
+              href={`/lawns/${lawnId}/walk`}
               testID="to-walk"
             />
           </View>
@@ -240,17 +238,17 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
       {samplesOut(visits).length > 0 ? <LaboratoryResults lawnId={lawnId} visits={visits} /> : null}
       <RiskCard risks={view.risk} />
       {clashes > 0 ? (
-        <Button
+        <LinkButton
           kind="equal"
           label={t('lawn.clash', { count: clashes })}
-          onPress={() => router.push(`/lawns/${lawnId}/season`)}
+          href={`/lawns/${lawnId}/season`}
         />
       ) : null}
       {wide ? null : stand}
-      <Button
+      <LinkButton
         kind="quiet"
         label={t('lawn.recordOther')}
-        onPress={() => router.push(`/lawns/${lawnId}/record/other`)}
+        href={`/lawns/${lawnId}/record/other`}
         testID="record-other"
       />
       {history.length > 0 ? (

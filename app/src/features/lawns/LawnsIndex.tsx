@@ -1,6 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import { View } from 'react-native';
-import { Empty, Selvedge, useWide } from '@/ui';
+import { Screen, useWide, Words } from '@/ui';
 import { LawnList } from './LawnList';
 
 /** The list on a phone; beside the list, an empty place to open a lawn in. */
@@ -9,11 +8,8 @@ export function LawnsIndex() {
   const wide = useWide();
   if (!wide) return <LawnList chosenId={null} />;
   return (
-    <View className="flex-1 bg-ground">
-      <Selvedge />
-      <View className="flex-1 justify-center">
-        <Empty title={t('lawns.pick')} lead={t('lawns.pickLead')} />
-      </View>
-    </View>
+    <Screen title={t('lawns.pick')}>
+      <Words tone="second">{t('lawns.pickLead')}</Words>
+    </Screen>
   );
 }

@@ -1,5 +1,4 @@
 import { herbicide, herbicides, mixCard } from '@alfombra/core';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
@@ -21,7 +20,6 @@ const sprays = herbicides.filter(({ form }) => form !== 'granule');
 /** The card of any product, area and tank. */
 export function FreeMixScreen() {
   const { t } = useTranslation();
-  const router = useRouter();
   const { tankGal, setTank } = usePreferenceStore();
   const [slug, setSlug] = useState('threeway-amine');
   const [rateText, setRateText] = useState(() => numberText(64));
@@ -36,12 +34,7 @@ export function FreeMixScreen() {
   const [rate, area, carrier, tank] = [rateText, areaText, carrierText, tankGal].map(positive);
   const bad = (value: number | null | undefined) => (value ? undefined : t('mix.positive'));
   return (
-    <Screen
-      title={t('mix.calculator')}
-      lead={t('mix.calculatorLead')}
-      dye="indigo"
-      onBack={() => router.push('/mix')}
-    >
+    <Screen title={t('mix.calculator')} lead={t('mix.calculatorLead')} dye="indigo" back="/mix">
       <View className="gap-4 lg:flex-row">
         <View className="gap-4 lg:flex-1">
           <Card>

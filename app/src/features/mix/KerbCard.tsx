@@ -9,14 +9,18 @@ import {
 } from '@alfombra/core/kerb';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
+import Svg, { Path } from 'react-native-svg';
 import { useSamples } from '@/api/queries';
 import { checkWords } from '@/features/season/reasonWords';
 import type { SeasonQuestion, SeasonView } from '@/features/season/seasonView';
 import {
   Card,
   Chip,
+  Choice,
+  ChoiceGroup,
   daysOn,
+  hourName,
   NumberField,
   type NumberText,
   shortDay,
@@ -29,10 +33,10 @@ const TONE: Record<KerbVerdict, 'good' | 'caution' | 'stop'> = {
   adjust: 'caution',
   hold: 'stop',
 };
-const BAR: Record<KerbVerdict, string> = {
-  go: 'h-[34px] bg-main',
-  adjust: 'h-[22px] bg-weld',
-  hold: 'h-[10px] bg-[#B9472F]',
+const THREAD: Record<KerbVerdict, string> = {
+  go: 'var(--good)',
+  adjust: 'var(--caution)',
+  hold: 'var(--stop)',
 };
 /** Hours from daylight to dusk that the strip shows. */
 const FIRST_HOUR = 6;
@@ -98,7 +102,7 @@ export function KerbCard({
   const shown = answer.hours.find(({ index }) => index === picked) ?? answer.now;
   const when = (hour: HourVerdict) =>
     t(hour.index < 24 ? 'kerb.at' : 'kerb.atDay', {
-      hour: `${hour.hour}:00`,
+      hour: hourName(hour.hour),
       day: shortDay(daysOn(company.today, Math.floor(hour.index / 24))),
     });
   const strip = answer.hours.filter(
@@ -121,23 +125,29 @@ export function KerbCard({
             : t('kerb.never')}
         </Words>
       ) : null}
-      <View className="flex-row items-end gap-[3px]" role="group" aria-label={t('kerb.hours')}>
-        {strip.map((hour) => (
-          <Pressable
-            key={hour.index}
-            role="button"
-            aria-label={`${hour.hour}:00, ${t(`kerb.${hour.verdict}`)}`}
-            aria-pressed={hour.index === shown.index}
-            onPress={() => setPicked(hour.index)}
-            className="h-[64px] flex-1 items-center justify-end gap-1"
-          >
-            <View className={`w-full rounded-sm ${BAR[hour.verdict]}`} />
-            <Words size="note" tone={hour.index === shown.index ? 'ink' : 'quiet'} tabular>
-              {hour.hour % 3 === 0 ? hour.hour : '·'}
-            </Words>
-          </Pressable>
-        ))}
-      </View>
+      <ChoiceGroup
+        label={t('kerb.hours')}
+        value={String(shown.index)}
+        onChange={(index) => setPicked(Number(index))}
+        className="flex flex-row flex-wrap"
+      >
+        {strip.map((hour) => {
+          const chosen = hour.index === shown.index;
+          return (
+            <Choice
+              key={hour.index}
+              value={String(hour.index)}
+              className={`min-h-[56px] w-[48px] flex-col items-center justify-end gap-1 rounded-lg border-2 pb-0.5 pt-1 ${chosen ? 'border-ink bg-panel' : 'border-transparent'}`}
+            >
+              <HourThreads verdict={hour.verdict} />
+              <Words size="note" weight={chosen ? 'bold' : 'regular'} tabular>
+                {hourName(hour.hour)}
+                <Words className="sr-only">{`, ${t(`kerb.${hour.verdict}`)}`}</Words>
+              </Words>
+            </Choice>
+          );
+        })}
+      </ChoiceGroup>
       {shown.reasons.map((reason, index) => (
         <Words
           key={`${reason.rule}-${reason.material ?? ''}-${index}`}
@@ -173,5 +183,32 @@ export function KerbCard({
         {t('kerb.caution')}
       </Words>
     </Card>
+  );
+}
+
+/** An hour as three warp threads: whole to go, the middle one parted to adjust, all cut and barred to hold. */
+function HourThreads({ verdict }: { verdict: KerbVerdict }) {
+  const dye = THREAD[verdict];
+  return (
+    <Svg width={26} height={26} viewBox="0 0 26 26" aria-hidden>
+      {[6, 13, 20].map((x) => (
+        <Path
+          key={x}
+          d={
+            verdict === 'hold'
+              ? `M${x} 2V7M${x} 19V24`
+              : verdict === 'adjust' && x === 13
+                ? `M${x} 2V9M${x} 17V24`
+                : `M${x} 2V24`
+          }
+          stroke={dye}
+          strokeWidth={3}
+          strokeLinecap="round"
+        />
+      ))}
+      {verdict === 'hold' ? (
+        <Path d="M3 13H23" stroke={dye} strokeWidth={4} strokeLinecap="round" />
+      ) : null}
+    </Svg>
   );
 }

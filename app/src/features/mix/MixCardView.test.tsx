@@ -34,7 +34,7 @@ it('says how many loads, and shows the last one when it is asked for', () => {
   const card = show();
   expect(screen.getByTestId('loads').textContent).toBe('2 loads of 4 gal + last load 2 gal');
   expect(within(screen.getByTestId('mix-card')).getByText('covers 4,000 ft²')).toBeTruthy();
-  fireEvent.click(screen.getByText('Last load'));
+  fireEvent.mouseDown(screen.getByRole('tab', { name: 'Last load' }), { button: 0 });
   expect(within(screen.getByTestId('mix-card')).getByText('covers 2,000 ft²')).toBeTruthy();
   expect(card.last?.gallons).toBe(2);
 });

@@ -99,6 +99,7 @@ export function MixCardView({ card }: { card: MixCard }) {
   const { t } = useTranslation();
   const [which, setWhich] = useState<'full' | 'last'>('full');
   const shown = which === 'full' ? (card.full ?? card.last) : (card.last ?? card.full);
+  const pours = shown ? <Pours load={shown} leftOver={card.neededGallons !== null} /> : null;
   const { loads, cautions } = card;
   const summary =
     loads.fullLoads > 0
@@ -155,9 +156,12 @@ export function MixCardView({ card }: { card: MixCard }) {
             { value: 'full', label: t('mix.fullLoad') },
             { value: 'last', label: t('mix.lastLoadTab') },
           ]}
-        />
-      ) : null}
-      {shown ? <Pours load={shown} leftOver={card.neededGallons !== null} /> : null}
+        >
+          {pours}
+        </Segmented>
+      ) : (
+        pours
+      )}
       <Card tone="caution">
         <Words weight="bold">{t('mix.cautions')}</Words>
         {lines.map((line) => (

@@ -1,4 +1,3 @@
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
@@ -12,7 +11,6 @@ const FIRST = 4;
 /** Mixes that are due, the card of any mix, and every calculation of the field. */
 export function MixScreen() {
   const { t } = useTranslation();
-  const router = useRouter();
   const lawns = useLawns();
   const [all, setAll] = useState(false);
   const due = (lawns.data ?? [])
@@ -32,9 +30,7 @@ export function MixScreen() {
             <ListRow
               title={lawn.name}
               lines={[`${t(`kind.${step.kind}`)} · ${step.zone}`]}
-              onPress={() =>
-                router.push(`/lawns/${lawn.id}/mix/${encodeURIComponent(step.stepId)}`)
-              }
+              href={`/lawns/${lawn.id}/mix/${encodeURIComponent(step.stepId)}`}
               aside={
                 <View className="items-end gap-1">
                   <KnotGlyph kind={step.kind} />
@@ -56,7 +52,7 @@ export function MixScreen() {
       <ListRow
         title={t('mix.calculator')}
         lines={[t('mix.calculatorLead')]}
-        onPress={() => router.push('/mix/card')}
+        href="/mix/card"
         testID="to-mix-card"
       />
       <CalculatorList />

@@ -1,18 +1,17 @@
 import { fertilizer, mixCard } from '@alfombra/core';
-import { useRouter } from 'expo-router';
 import { useTranslation } from 'react-i18next';
 import { useFailureWords } from '@/api/useFailureWords';
 import { areaDoubt, gradeName } from '@/features/season/productWords';
 import { useLawnSeason } from '@/features/season/useLawnSeason';
 import { usePreferenceStore } from '@/state/preferenceStore';
 import {
-  Button,
   Card,
   Empty,
   Failed,
+  LinkButton,
   Loading,
-  NumberField,
   number,
+  NumberField,
   percent,
   Screen,
   typedNumber,
@@ -29,15 +28,14 @@ const SEED_BAG_LB = 50;
 /** The mix or spreader card of one step. */
 export function StepMixScreen({ lawnId, stepId }: { lawnId: string; stepId: string }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const words = useFailureWords();
   const { question, view, error, retry } = useLawnSeason(lawnId);
   const { tankGal, setTank } = usePreferenceStore();
-  const onBack = () => router.push(`/lawns/${lawnId}/season`);
+  const back = `/lawns/${lawnId}/season`;
   const step = view?.season.steps.find(({ id }) => id === stepId);
   if (!question || !view || !step || step.kind === 'look-again') {
     return (
-      <Screen title={t('mix.title')} dye="indigo" onBack={onBack}>
+      <Screen title={t('mix.title')} dye="indigo" back={back}>
         {error ? (
           <Failed message={words(error)} onRetry={retry} />
         ) : view ? (
@@ -59,14 +57,15 @@ export function StepMixScreen({ lawnId, stepId }: { lawnId: string; stepId: stri
   return (
     <Screen
       title={t(spray ? 'mix.title' : 'mix.spreadTitle')}
+      subject={question.lawn.name}
       lead={`${question.lawn.name} · ${zone?.name ?? ''}, ${t('common.ft2', { value: number(step.areaFt2) })}`}
       dye="indigo"
-      onBack={onBack}
+      back={back}
       footer={
-        <Button
+        <LinkButton
           label={t('mix.done')}
           testID="record-it"
-          onPress={() => router.push(`/lawns/${lawnId}/record/${encodeURIComponent(step.id)}`)}
+          href={`/lawns/${lawnId}/record/${encodeURIComponent(step.id)}`}
           wide
         />
       }

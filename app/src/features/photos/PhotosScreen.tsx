@@ -1,5 +1,4 @@
 import type { Lawn, LocalDate, Photo, Point } from '@alfombra/core';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
@@ -34,20 +33,19 @@ const SAME_PLACE_FT = 8;
 /** Photos of a lawn with a pin and a note; pairs of one place side by side. */
 export function PhotosScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const lawn = useLawn(lawnId).data;
   const today = useCompany().data?.today;
   const photos = usePhotos(lawnId).data;
-  const back = () => router.push(`/lawns/${lawnId}/visit`);
+  const back = `/lawns/${lawnId}/visit`;
   if (!lawn || !today || !photos) {
     return (
-      <Screen title={t('photos.title')} onBack={back}>
+      <Screen title={t('photos.title')} back={back}>
         <Loading />
       </Screen>
     );
   }
   return (
-    <Screen title={t('photos.title')} lead={lawn.name} onBack={back}>
+    <Screen title={t('photos.title')} lead={lawn.name} subject={lawn.name} back={back}>
       <View className="gap-4 lg:flex-row lg:items-start">
         <View className="gap-4 lg:flex-1">
           <Take lawn={lawn} today={today} />

@@ -66,7 +66,7 @@ export function PlanScreen({ lawnId }: { lawnId: string }) {
   }, [lawn, open]);
   if (!lawn || !today || !plan || openId !== lawnId) {
     return (
-      <Screen title={t('plan.title')} onBack={() => router.push(`/lawns/${lawnId}`)}>
+      <Screen title={t('plan.title')} back={`/lawns/${lawnId}`}>
         <Loading />
       </Screen>
     );
@@ -241,130 +241,132 @@ function Editor({
           setSketch(null);
           setLine([]);
         }}
-      />
-      {tool === 'shape' ? (
-        <>
-          <View className="flex-row flex-wrap gap-2">
-            {plan.zones.map((entry) => (
+      >
+        {tool === 'shape' ? (
+          <>
+            <View className="flex-row flex-wrap gap-2">
+              {plan.zones.map((entry) => (
+                <Chip
+                  key={entry.id}
+                  label={entry.name}
+                  chosen={entry.id === zone?.id && !adding}
+                  onPress={() => {
+                    setZoneId(entry.id);
+                    setEdge(null);
+                    setAdding(null);
+                  }}
+                />
+              ))}
               <Chip
-                key={entry.id}
-                label={entry.name}
-                chosen={entry.id === zone?.id && !adding}
-                onPress={() => {
-                  setZoneId(entry.id);
-                  setEdge(null);
-                  setAdding(null);
-                }}
+                label={t('plan.newZone')}
+                chosen={adding === 'zone'}
+                onPress={() => setAdding(adding === 'zone' ? null : 'zone')}
               />
-            ))}
-            <Chip
-              label={t('plan.newZone')}
-              chosen={adding === 'zone'}
-              onPress={() => setAdding(adding === 'zone' ? null : 'zone')}
-            />
-          </View>
-          {adding || !zone ? (
-            <NewShape
-              what={adding ?? 'zone'}
-              sketch={sketch}
-              onSketch={setSketch}
-              onShape={addShape}
-            />
-          ) : (
-            <ZonePanel
-              zone={zone}
-              edge={edge}
-              onEdge={setEdge}
-              onChange={setZone}
-              onCutout={() => setAdding('cutout')}
-              onRemove={() => {
-                change({
-                  zones: plan.zones.filter(({ id }) => id !== zone.id),
-                  weedPatches: plan.weedPatches.filter((entry) => entry.zoneId !== zone.id),
-                });
-                setZoneId(null);
-              }}
-              removable={!lawn.patches.some((entry) => entry.zoneId === zone.id)}
-            />
-          )}
-        </>
-      ) : tool === 'site' ? (
-        <Card>
-          <Words tone="second">{isLine ? t('plan.lineLead') : t('plan.pinLead')}</Words>
-          <View className="flex-row flex-wrap gap-2">
-            {[...PIN_KINDS, ...LINE_KINDS].map((kind) => (
-              <Chip
-                key={kind}
-                label={t(`plan.mark.${kind}`)}
-                chosen={mark === kind}
+            </View>
+            {adding || !zone ? (
+              <NewShape
+                what={adding ?? 'zone'}
+                sketch={sketch}
+                onSketch={setSketch}
+                onShape={addShape}
+              />
+            ) : (
+              <ZonePanel
+                zone={zone}
+                edge={edge}
+                onEdge={setEdge}
+                onChange={setZone}
+                onCutout={() => setAdding('cutout')}
+                onRemove={() => {
+                  change({
+                    zones: plan.zones.filter(({ id }) => id !== zone.id),
+                    weedPatches: plan.weedPatches.filter((entry) => entry.zoneId !== zone.id),
+                  });
+                  setZoneId(null);
+                }}
+                removable={!lawn.patches.some((entry) => entry.zoneId === zone.id)}
+              />
+            )}
+          </>
+        ) : tool === 'site' ? (
+          <Card>
+            <Words tone="second">{isLine ? t('plan.lineLead') : t('plan.pinLead')}</Words>
+            <View className="flex-row flex-wrap gap-2">
+              {[...PIN_KINDS, ...LINE_KINDS].map((kind) => (
+                <Chip
+                  key={kind}
+                  label={t(`plan.mark.${kind}`)}
+                  chosen={mark === kind}
+                  onPress={() => {
+                    setMark(kind);
+                    setLine([]);
+                  }}
+                />
+              ))}
+            </View>
+            {line.length > 1 ? (
+              <Button
+                label={t('plan.keepLine')}
                 onPress={() => {
-                  setMark(kind);
+                  change({
+                    lines: [
+                      ...plan.lines,
+                      {
+                        id: uuid(),
+                        kind: mark as PlanLine['kind'],
+                        points: line,
+                        note: '',
+                        seenOn: today,
+                      },
+                    ],
+                  });
                   setLine([]);
                 }}
               />
+            ) : null}
+            {[...plan.pins, ...plan.lines].map((entry) => (
+              <View key={entry.id} className="flex-row items-center gap-2">
+                <Words className="flex-1">{t(`plan.mark.${entry.kind}`)}</Words>
+                <Button
+                  kind="quiet"
+                  label={t('plan.takeAway')}
+                  onPress={() =>
+                    change({
+                      pins: plan.pins.filter(({ id }) => id !== entry.id),
+                      lines: plan.lines.filter(({ id }) => id !== entry.id),
+                    })
+                  }
+                />
+              </View>
             ))}
-          </View>
-          {line.length > 1 ? (
-            <Button
-              label={t('plan.keepLine')}
-              onPress={() => {
-                change({
-                  lines: [
-                    ...plan.lines,
-                    {
-                      id: uuid(),
-                      kind: mark as PlanLine['kind'],
-                      points: line,
-                      note: '',
-                      seenOn: today,
-                    },
-                  ],
-                });
-                setLine([]);
-              }}
-            />
-          ) : null}
-          {[...plan.pins, ...plan.lines].map((entry) => (
-            <View key={entry.id} className="flex-row items-center gap-2">
-              <Words className="flex-1">{t(`plan.mark.${entry.kind}`)}</Words>
-              <Button
-                kind="quiet"
-                label={t('plan.takeAway')}
-                onPress={() =>
-                  change({
-                    pins: plan.pins.filter(({ id }) => id !== entry.id),
-                    lines: plan.lines.filter(({ id }) => id !== entry.id),
-                  })
-                }
-              />
-            </View>
-          ))}
-        </Card>
-      ) : tool === 'weeds' ? (
-        <Card>
-          <Words tone="second">{zone ? t('plan.weedLead') : t('plan.zoneFirst')}</Words>
-          {plan.weedPatches.map((entry) => (
-            <View key={entry.id} className="flex-row items-center gap-2">
-              <Words className="flex-1">
-                {entry.plant.kind === 'weed'
-                  ? t(`weed.${entry.plant.weed}`)
-                  : t(`plan.category.${entry.plant.category}`)}
-                {` · ${nameOf(entry.zoneId)}`}
-              </Words>
-              <Button kind="quiet" label={t('plan.edit')} onPress={() => setPatch(entry)} />
-            </View>
-          ))}
-        </Card>
-      ) : (
-        <ExchangePanel lawn={lawn} plan={plan} onChange={change} />
-      )}
+          </Card>
+        ) : tool === 'weeds' ? (
+          <Card>
+            <Words tone="second">{zone ? t('plan.weedLead') : t('plan.zoneFirst')}</Words>
+            {plan.weedPatches.map((entry) => (
+              <View key={entry.id} className="flex-row items-center gap-2">
+                <Words className="flex-1">
+                  {entry.plant.kind === 'weed'
+                    ? t(`weed.${entry.plant.weed}`)
+                    : t(`plan.category.${entry.plant.category}`)}
+                  {` · ${nameOf(entry.zoneId)}`}
+                </Words>
+                <Button kind="quiet" label={t('plan.edit')} onPress={() => setPatch(entry)} />
+              </View>
+            ))}
+          </Card>
+        ) : (
+          <ExchangePanel lawn={lawn} plan={plan} onChange={change} />
+        )}
+      </Segmented>
     </View>
   );
   return (
     <Screen
       title={t('plan.title')}
       lead={lawn.name}
-      onBack={() => router.push(`/lawns/${lawn.id}`)}
+      subject={lawn.name}
+      back={`/lawns/${lawn.id}`}
       footer={
         <>
           {putLawn.error ? (

@@ -173,12 +173,14 @@ function EdgeRow({
       <Pressable
         role="button"
         aria-expanded={open}
-        aria-label={t('plan.side', { side: name })}
         onPress={onOpen}
         className="min-h-[52px] flex-row items-center gap-3 px-3"
         testID={`side-${name}`}
       >
-        <Words weight="bold">{name}</Words>
+        <Words weight="bold">
+          <Words className="sr-only">{`${t('plan.sideWord')} `}</Words>
+          {name}
+        </Words>
         <Words tabular className="flex-1">
           {`${units.length(lengthFt)} ${units.unit}`}
         </Words>

@@ -6,7 +6,6 @@ import {
   type Debrief,
   type PracticeCase,
 } from '@alfombra/core/walking';
-import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Pressable, View } from 'react-native';
@@ -35,7 +34,6 @@ const ROWS = 5;
 /** A made-up patch to diagnose: look at what you want, pay for it in seconds, decide, hear how it went. */
 export function PracticeScreen() {
   const { t } = useTranslation();
-  const router = useRouter();
   const { seed, seen, results, look, finish, next } = usePracticeStore();
   const drawn = useMemo(() => drawCase(seed), [seed]);
   const done = results.find((result) => result.seed === seed);
@@ -62,7 +60,7 @@ export function PracticeScreen() {
     <Screen
       title={t('practice.title')}
       lead={t('practice.case', { number: seed })}
-      onBack={() => router.push('/guide')}
+      back="/guide"
       aside={<Tag label={t('practice.paid', { seconds: number(seconds) })} tone="caution" />}
       footer={
         wide || done ? undefined : (
@@ -137,40 +135,41 @@ function LookAround({
                 ? 'practice.asked'
                 : `walk.${value}`,
           ),
-          note: String(looked(value)),
+          note: number(looked(value)),
         }))}
-      />
-      <View className="flex-row flex-wrap gap-2">
-        {signs
-          .filter((entry) => entry.posture === posture)
-          .map(({ slug }) => {
-            const known = seen.includes(slug);
-            const yes = drawn.truth[slug];
-            return (
-              <Pressable
-                key={slug}
-                role="button"
-                aria-pressed={known}
-                disabled={known}
-                onPress={() => onLook(slug)}
-                testID={`look-${slug}`}
-                className={`min-h-[56px] w-[48%] grow flex-row items-center gap-2 rounded-xl border-2 p-2 ${known ? (yes ? 'border-main bg-good-tint' : 'border-line bg-panel') : 'border-line bg-raised'}`}
-              >
-                <SignPictogram slug={slug} size={32} />
-                <View className="min-w-0 flex-1">
-                  <Words size="note" weight="semi">
-                    {t(`sign.${slug}.label`)}
-                  </Words>
-                  <Words size="note" tone={known && yes ? 'good' : 'quiet'}>
-                    {known
-                      ? t(yes ? 'practice.seen' : 'practice.notSeen')
-                      : t('walk.seconds', { value: lookSeconds(slug) })}
-                  </Words>
-                </View>
-              </Pressable>
-            );
-          })}
-      </View>
+      >
+        <View className="flex-row flex-wrap gap-2">
+          {signs
+            .filter((entry) => entry.posture === posture)
+            .map(({ slug }) => {
+              const known = seen.includes(slug);
+              const yes = drawn.truth[slug];
+              return (
+                <Pressable
+                  key={slug}
+                  role="button"
+                  aria-pressed={known}
+                  disabled={known}
+                  onPress={() => onLook(slug)}
+                  testID={`look-${slug}`}
+                  className={`min-h-[56px] w-[48%] grow flex-row items-center gap-2 rounded-xl border-2 p-2 ${known ? (yes ? 'border-main bg-good-tint' : 'border-line bg-panel') : 'border-line bg-raised'}`}
+                >
+                  <SignPictogram slug={slug} size={32} />
+                  <View className="min-w-0 flex-1">
+                    <Words size="note" weight="semi">
+                      {t(`sign.${slug}.label`)}
+                    </Words>
+                    <Words size="note" tone={known && yes ? 'good' : 'quiet'}>
+                      {known
+                        ? t(yes ? 'practice.seen' : 'practice.notSeen')
+                        : t('walk.seconds', { value: lookSeconds(slug) })}
+                    </Words>
+                  </View>
+                </Pressable>
+              );
+            })}
+        </View>
+      </Segmented>
     </View>
   );
 }

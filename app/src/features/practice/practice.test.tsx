@@ -5,7 +5,11 @@ import { usePracticeStore, type PracticeResult } from '@/state/practiceStore';
 import { learningRecord } from './learningRecord';
 import { PracticeScreen } from './PracticeScreen';
 
-jest.mock('expo-router', () => ({ useRouter: () => ({ push: jest.fn() }) }));
+jest.mock('expo-router', () => ({
+  ...jest.requireActual('@/testdata/LinkStandIn'),
+  usePathname: () => '/',
+  useRouter: () => ({ push: jest.fn() }),
+}));
 
 beforeEach(() => usePracticeStore.setState({ seed: 5, seen: [], results: [] }));
 

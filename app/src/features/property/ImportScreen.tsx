@@ -1,13 +1,12 @@
 import { lawnBodySchema, type Customer } from '@alfombra/core';
 import type { ImportedProperty } from '@alfombra/core/exchange';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { useCustomers, useLawns, usePutCustomer, usePutLawn } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
-import { Button, Card, Failed, Field, Screen, Title, Words } from '@/ui';
+import { Button, Card, Failed, Field, LinkButton, Screen, Title, Words } from '@/ui';
 import { FileButton } from './FileButton';
 import { stationOf } from './stationOf';
 import { useExchange } from './useExchange';
@@ -17,7 +16,6 @@ const EXAMPLE = 'customer,phone,property,upkeep,mows,pets';
 /** A customer list from a file: read, shown with the fault of each line, and taken on a word. */
 export function ImportScreen() {
   const { t } = useTranslation();
-  const router = useRouter();
   const words = useFailureWords();
   const lawns = useLawns();
   const customers = useCustomers();
@@ -58,7 +56,7 @@ export function ImportScreen() {
     <Screen
       title={t('import.title')}
       lead={t('import.lead')}
-      onBack={() => router.push('/lawns')}
+      back="/lawns"
       footer={
         read && read.properties.length > 0 ? (
           <>
@@ -79,7 +77,7 @@ export function ImportScreen() {
           <Words weight="bold" tone="good" role="status">
             {t('import.taken', { count: taken })}
           </Words>
-          <Button kind="plain" label={t('lawns.title')} onPress={() => router.push('/lawns')} />
+          <LinkButton kind="plain" label={t('lawns.title')} href="/lawns" />
         </Card>
       )}
       <FileButton

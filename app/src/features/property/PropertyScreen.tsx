@@ -49,16 +49,16 @@ export function PropertyScreen({ lawnId }: { lawnId: string | null }) {
   const lawn = useLawn(lawnId ?? '');
   const customers = useCustomers();
   const words = useFailureWords();
-  const back = () => router.push(lawnId ? `/lawns/${lawnId}` : '/lawns');
+  const back = lawnId ? `/lawns/${lawnId}` : '/lawns';
   if ((lawnId && !lawn.data) || !customers.data) {
     const error = (lawnId && lawn.error) || customers.error;
     return (
-      <Screen title={t('property.title')} onBack={back}>
+      <Screen title={t('property.title')} back={back}>
         {error ? <Failed message={words(error)} /> : <Loading />}
       </Screen>
     );
   }
-  return <Form lawn={lawn.data ?? null} customers={customers.data} onBack={back} />;
+  return <Form lawn={lawn.data ?? null} customers={customers.data} back={back} />;
 }
 
 function draftOf(lawn: Lawn | null, customers: readonly Customer[]): Draft {
@@ -82,11 +82,11 @@ function draftOf(lawn: Lawn | null, customers: readonly Customer[]): Draft {
 function Form({
   lawn,
   customers,
-  onBack,
+  back,
 }: {
   lawn: Lawn | null;
   customers: readonly Customer[];
-  onBack: () => void;
+  back: string;
 }) {
   const { t } = useTranslation();
   const router = useRouter();
@@ -188,8 +188,9 @@ function Form({
   return (
     <Screen
       title={lawn ? t('property.title') : t('property.new')}
+      subject={lawn?.name}
       lead={lawn?.name}
-      onBack={onBack}
+      back={back}
       footer={
         <>
           {failure ? <Failed message={words(failure)} /> : null}

@@ -12,7 +12,6 @@ import {
   type ProbeReading,
   type SoilSample,
 } from '@alfombra/core';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
@@ -55,21 +54,20 @@ import { standInProbe } from './standInProbe';
 /** Soil temperature, pH spots and soil samples of a lawn. */
 export function ReadingsScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const lawn = useLawn(lawnId).data;
   const company = useCompany().data;
   const [zoneId, setZoneId] = useState<string | null>(null);
-  const back = () => router.push(`/lawns/${lawnId}/visit`);
+  const back = `/lawns/${lawnId}/visit`;
   const zone = lawn?.zones.find(({ id }) => id === zoneId) ?? lawn?.zones[0];
   if (!lawn || !company || !zone) {
     return (
-      <Screen title={t('readings.title')} onBack={back}>
+      <Screen title={t('readings.title')} back={back}>
         {lawn && company ? <Words>{t('plan.zoneFirst')}</Words> : <Loading />}
       </Screen>
     );
   }
   return (
-    <Screen title={t('readings.title')} lead={lawn.name} onBack={back}>
+    <Screen title={t('readings.title')} lead={lawn.name} subject={lawn.name} back={back}>
       <View className="flex-row flex-wrap gap-2">
         {lawn.zones.map((entry) => (
           <Chip

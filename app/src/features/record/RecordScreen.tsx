@@ -84,20 +84,25 @@ export function RecordScreen({ lawnId, stepId }: { lawnId: string; stepId: strin
   const { question, view, error, retry } = useLawnSeason(lawnId);
   const [kept, setKept] = useState<ApplicationRecord | null>(null);
   const [other, setOther] = useState<Job | null>(null);
-  const onBack = () => router.push(`/lawns/${lawnId}${stepId === OTHER ? '' : '/season'}`);
+  const back = `/lawns/${lawnId}${stepId === OTHER ? '' : '/season'}`;
   if (kept) return <Kept record={kept} lawnId={lawnId} />;
   const step = view?.season.steps.find(({ id }) => id === stepId);
   const job = stepId === OTHER ? other : step ? jobOf(step) : null;
   if (question && view && stepId === OTHER && !job) {
     return (
-      <Screen title={t('record.otherTitle')} lead={question.lawn.name} onBack={onBack}>
+      <Screen
+        title={t('record.otherTitle')}
+        lead={question.lawn.name}
+        subject={question.lawn.name}
+        back={back}
+      >
         <OtherJob lawn={question.lawn} onJob={setOther} />
       </Screen>
     );
   }
   if (!question || !view || !job) {
     return (
-      <Screen title={t('record.title')} onBack={onBack}>
+      <Screen title={t('record.title')} back={back}>
         {error ? (
           <Failed message={words(error)} onRetry={retry} />
         ) : view ? (
@@ -217,8 +222,9 @@ function Form({
   return (
     <Screen
       title={t('record.title')}
+      subject={lawn.name}
       lead={`${lawn.name} · ${zone.name}`}
-      onBack={() => router.push(`/lawns/${lawn.id}/season`)}
+      back={`/lawns/${lawn.id}/season`}
       footer={
         <>
           {putRecord.error ? (

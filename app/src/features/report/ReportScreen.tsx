@@ -9,7 +9,7 @@ import {
   type Visit,
   type VisitReport,
 } from '@alfombra/core';
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Linking, View } from 'react-native';
@@ -52,17 +52,16 @@ const SUPPRESS_FROM = 5;
 /** The report of a visit, put together from what was found, then shared by a private link. */
 export function ReportScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const { visit: visitId } = useLocalSearchParams<{ visit?: string }>();
   const lawn = useLawn(lawnId).data;
   const company = useCompany().data;
   const customers = useCustomers().data;
   const visits = useVisits(lawnId).data;
   const reports = useReports(lawnId).data;
-  const back = () => router.push(`/lawns/${lawnId}`);
+  const back = `/lawns/${lawnId}`;
   if (!lawn || !company || !visits || !reports || !customers) {
     return (
-      <Screen title={t('share.title')} onBack={back}>
+      <Screen title={t('share.title')} back={back}>
         <Loading />
       </Screen>
     );
@@ -76,7 +75,7 @@ export function ReportScreen({ lawnId }: { lawnId: string }) {
       reports={reports}
       today={company.today}
       language={customers.find(({ id }) => id === lawn.customerId)?.language ?? 'en'}
-      onBack={back}
+      back={back}
     />
   );
 }
@@ -171,7 +170,7 @@ function Compose({
   reports,
   today,
   language: preferred,
-  onBack,
+  back,
 }: {
   lawn: Lawn;
   visit: Visit | null;
@@ -179,7 +178,7 @@ function Compose({
   reports: readonly VisitReport[];
   today: LocalDate;
   language: 'en' | 'es';
-  onBack: () => void;
+  back: string;
 }) {
   const { t } = useTranslation();
   const words = useFailureWords();
@@ -215,8 +214,9 @@ function Compose({
   return (
     <Screen
       title={t('share.title')}
+      subject={lawn.name}
       lead={`${lawn.name} · ${visit ? fullDay(visit.date) : fullDay(today)}`}
-      onBack={onBack}
+      back={back}
       footer={
         <>
           {put.error ? <Failed message={words(put.error)} /> : null}

@@ -7,7 +7,7 @@ import {
   type SharedReport,
 } from '@alfombra/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Image, Linking, ScrollView, View } from 'react-native';
 import { z } from 'zod';
@@ -20,14 +20,15 @@ import {
   Button,
   Card,
   Chip,
-  Empty,
   Failed,
   Field,
   Loading,
   number,
+  Screen,
   Selvedge,
   Tag,
   Title,
+  useArrival,
   Words,
 } from '@/ui';
 import { questionWords } from './questionWords';
@@ -54,10 +55,9 @@ export function SharedReportScreen({ token }: { token: string }) {
   if (report.isPending) return <Loading />;
   if (!report.data) {
     return (
-      <View className="flex-1 bg-ground">
-        <Selvedge />
-        <Empty title={t('report.gone')} lead={t('report.goneLead')} />
-      </View>
+      <Screen title={t('report.gone')}>
+        <Words tone="second">{t('report.goneLead')}</Words>
+      </Screen>
     );
   }
   return <Page token={token} report={report.data} refresh={() => void report.refetch()} />;
@@ -74,6 +74,11 @@ function Page({
 }) {
   const t = i18next.getFixedT(report.language);
   const words = useFailureWords();
+  const heading = useArrival([t('report.title'), report.lawn.name], true);
+  useEffect(() => {
+    // A page of its own, in the customer's language whatever the device's is.
+    document.documentElement.lang = report.language;
+  }, [report.language]);
   const [values, setValues] = useState<Record<string, string>>({});
   const [notes, setNotes] = useState<Record<string, string>>({});
   const answers = Object.entries(values)
@@ -104,8 +109,15 @@ function Page({
       <View className="w-full">
         <Selvedge />
       </View>
-      <View className="w-full max-w-[720px] gap-4 p-4" testID="shared-report">
-        <Title>{t('report.title')}</Title>
+      <View
+        role="main"
+
+        className="w-full max-w-[720px] gap-4 p-4"
+        testID="shared-report"
+      >
+        <Title ref={heading} level={1} tabIndex={-1} className="outline-none">
+          {t('report.title')}
+        </Title>
         <Words tone="second">
           {[
             t('report.of', { lawn: report.lawn.name, date: day(report.date) }),

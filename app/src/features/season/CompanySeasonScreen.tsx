@@ -1,5 +1,4 @@
 import type { Region } from '@alfombra/core';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
@@ -38,8 +37,9 @@ export function CompanySeasonScreen() {
         value={view}
         options={VIEWS.map((value) => ({ value, label: t(`year.view.${value}`) }))}
         onChange={setView}
-      />
-      {view === 'steps' ? <StepsOfAll /> : <GroundOfArea />}
+      >
+        {view === 'steps' ? <StepsOfAll /> : <GroundOfArea />}
+      </Segmented>
     </Screen>
   );
 }
@@ -82,7 +82,6 @@ function GroundOfArea() {
 /** What is open by the day it closes, then what comes next. */
 function StepsOfAll() {
   const { t } = useTranslation();
-  const router = useRouter();
   const words = useFailureWords();
   const lawns = useLawns();
   const open = (lawns.data ?? [])
@@ -111,7 +110,7 @@ function StepsOfAll() {
                 key={`${lawn.id}-${step.stepId}`}
                 title={lawn.name}
                 lines={[`${t(`kind.${step.kind}`)} · ${step.zone}`]}
-                onPress={() => router.push(`/lawns/${lawn.id}/season`)}
+                href={`/lawns/${lawn.id}/season`}
                 aside={
                   <View className="flex-row items-center gap-2">
                     <Tag label={t('today.closesSoon', { date: shortDay(step.closes) })} />
@@ -128,7 +127,7 @@ function StepsOfAll() {
                 key={lawn.id}
                 title={lawn.name}
                 lines={[t(`kind.${step.kind}`)]}
-                onPress={() => router.push(`/lawns/${lawn.id}/season`)}
+                href={`/lawns/${lawn.id}/season`}
                 aside={
                   <View className="flex-row items-center gap-2">
                     <Tag label={t('season.upcoming', { date: shortDay(step.opens) })} />

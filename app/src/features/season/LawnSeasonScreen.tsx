@@ -1,5 +1,4 @@
 import { zoneArea, type Clash, type Lawn, type Season } from '@alfombra/core';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
@@ -31,7 +30,6 @@ const VIEWS = ['steps', 'ground'] as const;
 /** The steps of one lawn's year, with the clashes to settle on top; and the ground they stand on. */
 export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const { question, view, error, retry } = useLawnSeason(lawnId);
   const [picked, setPicked] = useState<string | null | undefined>(undefined);
   const [tab, setTab] = useState<(typeof VIEWS)[number]>('steps');
@@ -42,11 +40,9 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
     tab === 'ground' && question && shownZone ? yearQuestion(question, shownZone) : null,
     question?.lawn.version ?? 0,
   );
-  const onBack = () => router.push(`/lawns/${lawnId}`);
+  const back = `/lawns/${lawnId}`;
   if (!question || !view) {
-    return (
-      <SeasonPending title={t('season.title')} onBack={onBack} error={error} onRetry={retry} />
-    );
+    return <SeasonPending title={t('season.title')} back={back} error={error} onRetry={retry} />;
   }
   const { lawn } = question;
   // The largest zone first: all zones at once is a long page.
@@ -58,45 +54,50 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
   const leftOut = inZone(view.season.leftOut);
   const unmet = inZone(view.season.unmet);
   return (
-    <Screen title={t('season.lawnTitle', { name: lawn.name })} onBack={onBack}>
+    <Screen title={t('season.lawnTitle', { name: lawn.name })} back={back}>
       <Segmented
         value={tab}
         options={VIEWS.map((value) => ({ value, label: t(`year.view.${value}`) }))}
         onChange={setTab}
-      />
-      <View className="flex-row flex-wrap gap-2">
-        {tab === 'steps' ? (
-          <Chip label={t('common.all')} chosen={zoneId === null} onPress={() => setPicked(null)} />
-        ) : null}
-        {lawn.zones.map((zone) => (
-          <Chip
-            key={zone.id}
-            label={zone.name}
-            chosen={zone.id === (tab === 'ground' ? shownZone!.id : zoneId)}
-            onPress={() => setPicked(zone.id)}
-          />
-        ))}
-      </View>
-      {tab === 'ground' ? (
-        year.data ? (
-          <YearPanel
-            year={year.data}
-            steps={view.season.steps.filter((step) => step.zoneId === shownZone!.id)}
-            name={`${lawn.name}-${shownZone!.name}`}
-          />
+      >
+        <View className="flex-row flex-wrap gap-2">
+          {tab === 'steps' ? (
+            <Chip
+              label={t('common.all')}
+              chosen={zoneId === null}
+              onPress={() => setPicked(null)}
+            />
+          ) : null}
+          {lawn.zones.map((zone) => (
+            <Chip
+              key={zone.id}
+              label={zone.name}
+              chosen={zone.id === (tab === 'ground' ? shownZone!.id : zoneId)}
+              onPress={() => setPicked(zone.id)}
+            />
+          ))}
+        </View>
+        {tab === 'ground' ? (
+          year.data ? (
+            <YearPanel
+              year={year.data}
+              steps={view.season.steps.filter((step) => step.zoneId === shownZone!.id)}
+              name={`${lawn.name}-${shownZone!.name}`}
+            />
+          ) : (
+            <Loading />
+          )
         ) : (
-          <Loading />
-        )
-      ) : (
-        <StepsOf
-          steps={steps}
-          clashes={clashes}
-          leftOut={leftOut}
-          unmet={unmet}
-          lawn={lawn}
-          question={question}
-        />
-      )}
+          <StepsOf
+            steps={steps}
+            clashes={clashes}
+            leftOut={leftOut}
+            unmet={unmet}
+            lawn={lawn}
+            question={question}
+          />
+        )}
+      </Segmented>
     </Screen>
   );
 }

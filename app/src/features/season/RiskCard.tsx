@@ -39,7 +39,6 @@ export function RiskCard({ risks }: { risks: readonly Risk[] }) {
         <Pressable
           key={risk.problem}
           role="button"
-          aria-label={`${t(`risk.problem.${risk.problem}`)}: ${t(`riskCard.class.${risk.worst}`)}`}
           onPress={() => setOpen(risk)}
           className="min-h-[48px] flex-row items-center gap-3"
           testID={`risk-${risk.problem}`}

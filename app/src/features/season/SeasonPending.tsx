@@ -1,3 +1,4 @@
+import type { Href } from 'expo-router';
 import { useTranslation } from 'react-i18next';
 import { useFailureWords } from '@/api/useFailureWords';
 import { Failed, Loading, Screen } from '@/ui';
@@ -5,19 +6,19 @@ import { Failed, Loading, Screen } from '@/ui';
 /** A screen whose lawn is still being worked out, or could not be. */
 export function SeasonPending({
   title,
-  onBack,
+  back,
   error,
   onRetry,
 }: {
   title: string;
-  onBack?: (() => void) | undefined;
+  back?: Href | undefined;
   error: unknown;
   onRetry: () => void;
 }) {
   const { t } = useTranslation();
   const words = useFailureWords();
   return (
-    <Screen title={title} onBack={onBack}>
+    <Screen title={title} back={back}>
       {error ? (
         <Failed message={words(error)} onRetry={onRetry} />
       ) : (

@@ -1,5 +1,4 @@
 import { herbicide, type Exclusion, type Gate, type Step } from '@alfombra/core';
-import { useRouter } from 'expo-router';
 import type { TFunction } from 'i18next';
 import { useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -7,13 +6,14 @@ import { View } from 'react-native';
 import {
   Button,
   Card,
+  fullDay,
   KnotGlyph,
+  LinkButton,
   number,
   Provenance,
   rate,
-  shortDay,
-  fullDay,
   Sheet,
+  shortDay,
   Tag,
   Words,
 } from '@/ui';
@@ -88,7 +88,6 @@ export function StepCard({
   choices?: ReactNode;
 }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const [showExcluded, setShowExcluded] = useState(false);
   const lines = productLines(t, step);
   const excluded =
@@ -248,7 +247,7 @@ export function StepCard({
         <View className="flex-row gap-2">
           {plugs ? null : (
             <View className="flex-1">
-              <Button
+              <LinkButton
                 kind={step.state === 'open' ? 'main' : 'plain'}
                 testID={`mix-${step.kind}`}
                 label={t(
@@ -258,15 +257,15 @@ export function StepCard({
                     ? 'season.spreadCard'
                     : 'season.mixCard',
                 )}
-                onPress={() => router.push(`/lawns/${lawnId}/mix/${encodeURIComponent(step.id)}`)}
+                href={`/lawns/${lawnId}/mix/${encodeURIComponent(step.id)}`}
               />
             </View>
           )}
           <View className="flex-1">
-            <Button
+            <LinkButton
               kind="plain"
               label={t('season.record')}
-              onPress={() => router.push(`/lawns/${lawnId}/record/${encodeURIComponent(step.id)}`)}
+              href={`/lawns/${lawnId}/record/${encodeURIComponent(step.id)}`}
             />
           </View>
         </View>

@@ -1,7 +1,7 @@
 import { addDays, monthOf, type Step } from '@alfombra/core';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { View } from 'react-native';
+import { Pressable, View } from 'react-native';
 import { Button, Card, Chip, daySpan, monthName, number, shortDay, Title, Words } from '@/ui';
 import { DayCard } from './DayCard';
 import { YearChart } from './YearChart';
@@ -114,17 +114,17 @@ function Thresholds({ year, onDay }: { year: YearView; onDay: (date: string) => 
             </Words>
           </View>
           <View className="items-end">
-            <Words
+            <Pressable
               role="button"
               onPress={() => onDay(crossing.date)}
-              weight="bold"
-              tone="cool"
-              tabular
+              className="min-h-[48px] min-w-[48px] items-end justify-center"
             >
-              {crossing.measured
-                ? t('year.was', { date: shortDay(crossing.date) })
-                : shortDay(crossing.date)}
-            </Words>
+              <Words weight="bold" tone="cool" tabular>
+                {crossing.measured
+                  ? t('year.was', { date: shortDay(crossing.date) })
+                  : shortDay(crossing.date)}
+              </Words>
+            </Pressable>
             {crossing.measured ? null : (
               <Words size="note" tone="second" tabular>
                 {daySpan(crossing.early, crossing.late)}
@@ -190,11 +190,11 @@ function Nitrogen({ year }: { year: YearView }) {
             <View
               className="w-full rounded-sm bg-weld"
               style={{ height: Math.max(2, (80 * lb) / most) }}
-              aria-label={`${monthName(index + 1)}: ${number(lb, 2)}`}
             />
-            <Words size="note" tone="second" numberOfLines={1}>
+            <Words size="note" tone="second" numberOfLines={1} aria-hidden>
               {monthName(index + 1).slice(0, 1)}
             </Words>
+            <Words className="sr-only">{`${monthName(index + 1)}: ${number(lb, 2)}`}</Words>
           </View>
         ))}
       </View>

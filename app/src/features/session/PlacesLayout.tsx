@@ -1,4 +1,4 @@
-import { Slot, usePathname, useRouter } from 'expo-router';
+import { Slot, useRouter, useSegments } from 'expo-router';
 import BookOpen from 'lucide-react-native/icons/book-open';
 import ChartSpline from 'lucide-react-native/icons/chart-spline';
 import FlaskConical from 'lucide-react-native/icons/flask-conical';
@@ -6,22 +6,24 @@ import Sprout from 'lucide-react-native/icons/sprout';
 import Sun from 'lucide-react-native/icons/sun';
 import { useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
+import { unstable_createElement } from 'react-native-web';
 import Svg, { Line, Path, Rect } from 'react-native-svg';
 import { useSession } from '@/api/queries';
 import { RequestFailure } from '@/api/request';
 import { useFailureWords } from '@/api/useFailureWords';
 import { SyncStrip } from '@/features/sync/SyncStrip';
 import { useSync } from '@/state/sync/useSync';
-import { Failed, Loading, useWide, Words } from '@/ui';
+import { Door, Failed, Loading, useWide, Words } from '@/ui';
+import { PLACES, whereIs, type Place } from './places';
 
-const PLACES = [
-  { slug: 'today', Icon: Sun },
-  { slug: 'lawns', Icon: Sprout },
-  { slug: 'season', Icon: ChartSpline },
-  { slug: 'mix', Icon: FlaskConical },
-  { slug: 'guide', Icon: BookOpen },
-] as const;
+const ICONS: Record<Place, typeof Sun> = {
+  today: Sun,
+  lawns: Sprout,
+  season: ChartSpline,
+  mix: FlaskConical,
+  guide: BookOpen,
+};
 
 function Rug() {
   return (
@@ -36,11 +38,27 @@ function Rug() {
   );
 }
 
+/** The first stop of the Tab key: past the places and the list, to the heading of the page. */
+function SkipLink() {
+  const { t } = useTranslation();
+  return unstable_createElement('a', {
+    href: '#main',
+    className:
+      'absolute left-2 top-2 z-20 -translate-y-20 rounded-xl bg-main px-4 py-3 font-body-bold text-on-main focus:translate-y-0',
+    onClick: (event: { preventDefault: () => void }) => {
+      // The address stays as it is: a fragment would be a step of the router's.
+      event.preventDefault();
+      document.querySelector<HTMLElement>('main h1')?.focus();
+    },
+    children: t('places.skip'),
+  });
+}
+
 /** The five places: a bar at the bottom on a phone, a rail at the left when wide. */
 export function PlacesLayout() {
   const { t } = useTranslation();
   const wide = useWide();
-  const path = usePathname();
+  const { place, fillsPhone } = whereIs(useSegments());
   const router = useRouter();
   const session = useSession();
   const words = useFailureWords();
@@ -50,38 +68,35 @@ export function PlacesLayout() {
     // The address bar, not the router: the page must be the one the person was on.
     if (ended) router.replace(`/sign-in?next=${encodeURIComponent(window.location.pathname)}`);
   }, [ended, router]);
-  // A walk fills the phone: its verdict strip stands where the bar would be.
-  const walking =
-    !wide &&
-    /\/(walk|decide|mix\/|record\/|plan|zone\/|visit|report|property|new$|import$)/.test(path);
-  const bar = PLACES.map(({ slug, Icon }) => {
-    const chosen = path.startsWith(`/${slug}`);
+  const bar = PLACES.map((slug) => {
+    const Icon = ICONS[slug];
+    const chosen = slug === place;
     return (
-      <Pressable
+      <Door
         key={slug}
-        role="link"
-        aria-label={t(`places.${slug}`)}
-        aria-current={chosen ? 'page' : undefined}
-        onPress={() => router.push(`/${slug}`)}
+        href={`/${slug}`}
+        current={chosen ? 'page' : undefined}
         className={
           wide
-            ? `min-h-[66px] w-[76px] items-center justify-center gap-1 rounded-xl ${chosen ? 'bg-[#2F7F6D]' : ''}`
-            : 'min-h-[60px] flex-1 items-center justify-center gap-0.5'
+            ? `min-h-[66px] w-[76px] items-center justify-center gap-1 rounded-xl ${chosen ? 'bg-[#1F5B4E]' : ''}`
+            : 'min-h-[60px] min-w-0 flex-1 items-center justify-center gap-0.5'
         }
       >
-        <Icon
-          size={26}
-          strokeWidth={2.2}
-          color={wide ? '#FBF8F1' : chosen ? 'var(--good)' : 'var(--quiet)'}
-        />
+        <View aria-hidden>
+          <Icon
+            size={26}
+            strokeWidth={2.2}
+            color={wide ? '#FBF8F1' : chosen ? 'var(--good)' : 'var(--quiet)'}
+          />
+        </View>
         <Words
-          size="note"
+          size="place"
           weight={chosen ? 'bold' : 'semi'}
           tone={wide ? 'on-sheet' : chosen ? 'good' : 'quiet'}
         >
           {t(`places.${slug}`)}
         </Words>
-      </Pressable>
+      </Door>
     );
   });
   // The place stays mounted whatever the session says: a layout without it would send the router,
@@ -103,7 +118,12 @@ export function PlacesLayout() {
   );
   return wide ? (
     <View className="flex-1 flex-row bg-ground">
-      <View role="navigation" className="items-center gap-2 bg-sheet px-2 py-5">
+      <SkipLink />
+      <View
+        role="navigation"
+        aria-label={t('places.label')}
+        className="items-center gap-2 bg-sheet px-2 py-5"
+      >
         <View className="pb-2">
           <Rug />
         </View>
@@ -113,9 +133,14 @@ export function PlacesLayout() {
     </View>
   ) : (
     <View className="flex-1 bg-ground">
+      <SkipLink />
       <View className="min-h-0 flex-1">{content}</View>
-      {walking ? null : (
-        <View role="navigation" className="flex-row border-t-2 border-line bg-panel pb-1">
+      {fillsPhone ? null : (
+        <View
+          role="navigation"
+          aria-label={t('places.label')}
+          className="flex-row border-t-2 border-line bg-panel pb-1"
+        >
           {bar}
         </View>
       )}

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { useSignIn } from '@/api/queries';
 import { RequestFailure } from '@/api/request';
 import { useFailureWords } from '@/api/useFailureWords';
-import { Button, Field, Selvedge, Title, Words } from '@/ui';
+import { Button, Field, Selvedge, Title, useArrival, Words } from '@/ui';
 
 /** The door. After it the technician is back where they were. */
 export function SignInScreen({ next }: { next: string | undefined }) {
@@ -25,15 +25,18 @@ export function SignInScreen({ next }: { next: string | undefined }) {
         onSuccess: () => router.replace((next && next.startsWith('/') ? next : '/lawns') as Href),
       },
     );
+  const heading = useArrival([t('signIn.submit')], true);
   return (
-    <View className="flex-1 bg-ground">
+    <View role="main" className="flex-1 bg-ground">
       <Selvedge />
       <View className="w-full max-w-[420px] flex-1 justify-center gap-5 self-center p-5">
         <View className="gap-1">
           <Words size="figure" display>
             {t('app')}
           </Words>
-          <Title>{t('signIn.title')}</Title>
+          <Title ref={heading} level={1} tabIndex={-1} className="outline-none">
+            {t('signIn.title')}
+          </Title>
           <Words tone="second">{t('signIn.lead')}</Words>
         </View>
         <Field

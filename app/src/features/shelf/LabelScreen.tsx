@@ -83,7 +83,7 @@ function Form({
     return problem && (tried || problem !== 'missing') ? t(`shelf.problem.${problem}`) : undefined;
   };
   const odd = label ? labelOddities(label) : [];
-  const back = () => router.push('/guide/shelf');
+  const back = '/guide/shelf';
   const unit = `${t(`unit.${draft.unit}`)}/A`;
   const options = [
     ...herbicides
@@ -100,7 +100,7 @@ function Form({
       title={known ? known.name : t('shelf.newTitle')}
       lead={t('shelf.formLead')}
       dye="indigo"
-      onBack={back}
+      back={back}
       footer={
         shelf.mayChange ? (
           <>
@@ -110,7 +110,7 @@ function Form({
               busy={shelf.busy ? t('common.loading') : null}
               onPress={() => {
                 setTried(true);
-                if (label) shelf.keep(label, back);
+                if (label) shelf.keep(label, () => router.push(back));
               }}
               testID="keep-label"
               wide
@@ -291,7 +291,7 @@ function Form({
               <Button
                 kind="quiet"
                 label={t('shelf.remove')}
-                onPress={() => shelf.remove(known.id, back)}
+                onPress={() => shelf.remove(known.id, () => router.push(back))}
               />
             ) : null}
           </Card>

@@ -8,10 +8,9 @@ import {
   treatment,
   type GrassSlug,
 } from '@alfombra/core';
-import { useRouter } from 'expo-router';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { Button, number, Sheet, Tag, Words } from '@/ui';
+import { LinkButton, number, Sheet, Tag, Words } from '@/ui';
 import { entryName, type LibraryEntry } from './seedEntries';
 
 type Row = [label: string, value: string];
@@ -25,7 +24,6 @@ export function ProductSheet({
   onClose: () => void;
 }) {
   const { t } = useTranslation();
-  const router = useRouter();
   if (!entry) return null;
   return (
     <Sheet open title={entryName(t, entry)} onClose={onClose}>
@@ -40,12 +38,9 @@ export function ProductSheet({
           </Words>
         </View>
       ))}
-      <Button
+      <LinkButton
         label={t('shelf.fromThis')}
-        onPress={() => {
-          onClose();
-          router.push(`/guide/label/new?base=${entry.kind}:${entry.slug}`);
-        }}
+        href={`/guide/label/new?base=${entry.kind}:${entry.slug}`}
         testID="label-from-this"
         wide
       />

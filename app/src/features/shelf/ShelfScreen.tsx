@@ -1,6 +1,5 @@
 import { fertilizers, herbicides, seedMix, treatments, type ShelfLabel } from '@alfombra/core';
 import { labelOddities, unitPrice } from '@alfombra/core/judging';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
@@ -17,6 +16,7 @@ import {
   Empty,
   Failed,
   Field,
+  LinkButton,
   ListRow,
   Loading,
   money,
@@ -59,37 +59,31 @@ function entriesOf(kind: Kind): LibraryEntry[] {
 /** The company's own labels and stock, and the library that they stand on. */
 export function ShelfScreen() {
   const { t } = useTranslation();
-  const router = useRouter();
   const shelf = useShelf();
   const [view, setView] = useState<(typeof VIEWS)[number]>('own');
   return (
-    <Screen
-      title={t('shelf.title')}
-      lead={t('shelf.lead')}
-      dye="indigo"
-      onBack={() => router.push('/guide')}
-    >
+    <Screen title={t('shelf.title')} lead={t('shelf.lead')} dye="indigo" back="/guide">
       <Segmented
         value={view}
         options={VIEWS.map((value) => ({ value, label: t(`shelf.view.${value}`) }))}
         onChange={setView}
-      />
-      {!shelf.ready ? (
-        <Loading />
-      ) : view === 'own' ? (
-        <Own shelf={shelf} />
-      ) : view === 'rules' ? (
-        <RulesPanel shelf={shelf} />
-      ) : (
-        <Library />
-      )}
+      >
+        {!shelf.ready ? (
+          <Loading />
+        ) : view === 'own' ? (
+          <Own shelf={shelf} />
+        ) : view === 'rules' ? (
+          <RulesPanel shelf={shelf} />
+        ) : (
+          <Library />
+        )}
+      </Segmented>
     </Screen>
   );
 }
 
 function Own({ shelf }: { shelf: ReturnType<typeof useShelf> }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const words = useFailureWords();
   const [said, setSaid] = useState<string[]>([]);
   const take = async (text: string, name: string) => {
@@ -117,11 +111,7 @@ function Own({ shelf }: { shelf: ReturnType<typeof useShelf> }) {
     <>
       {shelf.error ? <Failed message={words(shelf.error)} /> : null}
       {shelf.mayChange ? (
-        <Button
-          label={t('shelf.add')}
-          onPress={() => router.push('/guide/label/new')}
-          testID="add-label"
-        />
+        <LinkButton label={t('shelf.add')} href="/guide/label/new" testID="add-label" />
       ) : (
         <Words tone="second">{t('shelf.ownerOnly')}</Words>
       )}
@@ -132,7 +122,7 @@ function Own({ shelf }: { shelf: ReturnType<typeof useShelf> }) {
             <ListRow
               title={label.name}
               lines={linesOf(t, label)}
-              onPress={() => router.push(`/guide/label/${label.id}`)}
+              href={`/guide/label/${label.id}`}
               aside={
                 <View className="items-end gap-1">
                   <Tag

@@ -8,7 +8,11 @@ import { RulesPanel } from './RulesPanel';
 import { entryName, seedEntries } from './seedEntries';
 import type { useShelf } from './useShelf';
 
-jest.mock('expo-router', () => ({ useRouter: () => ({ push: jest.fn() }) }));
+jest.mock('expo-router', () => ({
+  ...jest.requireActual('@/testdata/LinkStandIn'),
+  usePathname: () => '/',
+  useRouter: () => ({ push: jest.fn() }),
+}));
 jest.mock('@/api/queries', () => ({
   useLawns: () => ({ fetchStatus: 'idle', failureCount: 0 }),
 }));

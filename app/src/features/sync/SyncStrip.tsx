@@ -30,7 +30,6 @@ export function SyncStrip() {
     <>
       <Pressable
         role="button"
-        aria-label={words.join(' · ')}
         onPress={() => setOpen(true)}
         testID="sync-strip"
         className={`min-h-[48px] flex-row items-center gap-2 px-4 ${urgent ? 'bg-stop-tint' : 'bg-caution-tint'}`}

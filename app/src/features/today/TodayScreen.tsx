@@ -1,5 +1,4 @@
 import type { LawnSummary } from '@alfombra/core';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
@@ -31,7 +30,6 @@ import {
 /** What is open today, the window that closes first on top. */
 export function TodayScreen() {
   const { t, i18n } = useTranslation();
-  const router = useRouter();
   const words = useFailureWords();
   const session = useSession();
   const company = useCompany();
@@ -72,20 +70,6 @@ export function TodayScreen() {
           )}
         </Card>
       ) : null}
-      <View className="flex-row flex-wrap items-end gap-4">
-        <Chip
-          label={t('today.sunBright')}
-          chosen={sunBright}
-          onPress={() => setSunBright(!sunBright)}
-        />
-        <Choices
-          label={t('language.label')}
-          value={LANGUAGES.find((language) => language === i18n.language) ?? null}
-          options={LANGUAGES}
-          nameOf={(language) => t(`language.${language}`)}
-          onChange={chooseLanguage}
-        />
-      </View>
       {company.data ? <FollowUps lawns={lawns.data ?? []} today={company.data.today} /> : null}
       <Scouting lawns={lawns.data ?? []} />
       {lawns.error && !lawns.data ? (
@@ -104,7 +88,7 @@ export function TodayScreen() {
                 `${t(`kind.${first.kind}`)} · ${first.zone}`,
                 t('today.dueCount', { count: lawn.due.length }),
               ]}
-              onPress={() => router.push(`/lawns/${lawn.id}`)}
+              href={`/lawns/${lawn.id}`}
               aside={
                 <View className="items-end gap-1">
                   <KnotGlyph kind={first.kind} />
@@ -115,6 +99,20 @@ export function TodayScreen() {
           ))}
         </View>
       )}
+      <View className="flex-row flex-wrap items-end gap-4">
+        <Chip
+          label={t('today.sunBright')}
+          chosen={sunBright}
+          onPress={() => setSunBright(!sunBright)}
+        />
+        <Choices
+          label={t('language.label')}
+          value={LANGUAGES.find((language) => language === i18n.language) ?? null}
+          options={LANGUAGES}
+          nameOf={(language) => t(`language.${language}`)}
+          onChange={chooseLanguage}
+        />
+      </View>
       <SignOutSheet open={leaving} onClose={() => setLeaving(false)} />
       {company.data ? (
         <MoveDay open={moving} onClose={() => setMoving(false)} today={company.data.today} />
@@ -126,7 +124,6 @@ export function TodayScreen() {
 /** Lawns that somebody has to look at again or ask after, the longest waiting first. */
 function FollowUps({ lawns, today }: { lawns: readonly LawnSummary[]; today: string }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const waiting = lawns
     .filter(({ archived }) => !archived)
     .flatMap((lawn) =>
@@ -144,7 +141,7 @@ function FollowUps({ lawns, today }: { lawns: readonly LawnSummary[]; today: str
           key={`${lawn.id}${kind}${date}`}
           title={lawn.name}
           lines={[t(`arrive.due.${kind}`, { date: shortDay(date) })]}
-          onPress={() => router.push(`/lawns/${lawn.id}`)}
+          href={`/lawns/${lawn.id}`}
         />
       ))}
     </Card>
@@ -157,7 +154,6 @@ const SCOUTED = 4;
 /** Where to look this week and for what, the most pressing first. */
 function Scouting({ lawns }: { lawns: readonly LawnSummary[] }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const [all, setAll] = useState(false);
   const alerts = lawns
     .filter(({ archived, scout }) => !archived && scout.length > 0)
@@ -179,7 +175,7 @@ function Scouting({ lawns }: { lawns: readonly LawnSummary[] }) {
                 ...reasons.map((reason) => t(`scout.reason.${reason}`)),
               ].join(' · '),
             )}
-          onPress={() => router.push(`/lawns/${lawn.id}`)}
+          href={`/lawns/${lawn.id}`}
         />
       ))}
       {alerts.length > SCOUTED ? (

@@ -48,27 +48,27 @@ export function VisitScreen({ lawnId }: { lawnId: string }) {
   const lawn = useLawn(lawnId).data;
   const company = useCompany().data;
   const visits = useVisits(lawnId).data;
-  const back = () => router.push(`/lawns/${lawnId}`);
+  const back = `/lawns/${lawnId}`;
   if (!lawn || !company || !visits) {
     return (
-      <Screen title={t('visit.title')} onBack={back}>
+      <Screen title={t('visit.title')} back={back}>
         <Loading />
       </Screen>
     );
   }
-  return <Hub lawn={lawn} today={company.today} visits={visits} onBack={back} />;
+  return <Hub lawn={lawn} today={company.today} visits={visits} back={back} />;
 }
 
 function Hub({
   lawn,
   today,
   visits,
-  onBack,
+  back,
 }: {
   lawn: Lawn;
   today: Visit['date'];
   visits: readonly Visit[];
-  onBack: () => void;
+  back: string;
 }) {
   const { t } = useTranslation();
   const router = useRouter();
@@ -83,7 +83,7 @@ function Hub({
   const current = visits.find(({ id }) => id === going?.visitId);
   const [note, setNote] = useState(current?.note ?? '');
   const [promised, setPromised] = useState(current?.promised ?? '');
-  const go = (path: string) => router.push(`/lawns/${lawn.id}/${path}`);
+  const to = (path: string) => `/lawns/${lawn.id}/${path}`;
   const todays = (list: readonly { date: string }[]) =>
     list.filter(({ date }) => date === today).length;
   const end = () => {
@@ -132,7 +132,8 @@ function Hub({
     <Screen
       title={t('visit.title')}
       lead={lawn.name}
-      onBack={onBack}
+      subject={lawn.name}
+      back={back}
       footer={
         <>
           {putVisit.error ? (
@@ -167,7 +168,7 @@ function Hub({
                 weeds: lawn.weedPatches.length,
               }),
             ]}
-            onPress={() => go('plan')}
+            href={to('plan')}
           />
           {lawn.zones.map((zone) => {
             const { low, high } = areaInterval(zone);
@@ -188,7 +189,7 @@ function Hub({
                     .filter(Boolean)
                     .join(' · '),
                 ]}
-                onPress={() => go(`zone/${zone.id}`)}
+                href={to(`zone/${zone.id}`)}
               />
             );
           })}
@@ -197,14 +198,14 @@ function Hub({
               testID="to-walk"
               title={t('visit.damage')}
               lines={[t('visit.patches', { count: lawn.patches.length })]}
-              onPress={() => go('walk')}
+              href={to('walk')}
             />
           ) : null}
           <ListRow
             testID="to-key"
             title={t('visit.key')}
             lines={[t('visit.keyLead')]}
-            onPress={() => go('key')}
+            href={to('key')}
           />
           <ListRow
             testID="to-readings"
@@ -215,13 +216,13 @@ function Hub({
                 samples: samples.filter(({ report }) => !report).length,
               }),
             ]}
-            onPress={() => go('readings')}
+            href={to('readings')}
           />
           <ListRow
             testID="to-photos"
             title={t('visit.photos')}
             lines={[t('visit.photosToday', { count: todays(photos) })]}
-            onPress={() => go('photos')}
+            href={to('photos')}
           />
         </View>
         <View className="gap-4 lg:flex-1">

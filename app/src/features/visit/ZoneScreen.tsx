@@ -24,6 +24,7 @@ import {
   Chip,
   Choices,
   Failed,
+  LinkButton,
   Loading,
   NumberField,
   type NumberText,
@@ -45,15 +46,15 @@ export function ZoneScreen({ lawnId, zoneId }: { lawnId: string; zoneId: string 
   const router = useRouter();
   const lawn = useLawn(lawnId).data;
   const zone = lawn?.zones.find(({ id }) => id === zoneId);
-  const back = () => router.push(`/lawns/${lawnId}/visit`);
+  const back = `/lawns/${lawnId}/visit`;
   if (!lawn || !zone) {
     return (
-      <Screen title={t('zone.title')} onBack={back}>
+      <Screen title={t('zone.title')} back={back}>
         <Loading />
       </Screen>
     );
   }
-  return <Form key={zone.id} lawn={lawn} zone={zone} onBack={back} />;
+  return <Form key={zone.id} lawn={lawn} zone={zone} back={back} />;
 }
 
 interface Draft {
@@ -79,7 +80,7 @@ const draftOf = (zone: Zone): Draft => ({
   probe: numberText(zone.site.probe?.depthIn ?? null),
 });
 
-function Form({ lawn, zone, onBack }: { lawn: Lawn; zone: Zone; onBack: () => void }) {
+function Form({ lawn, zone, back }: { lawn: Lawn; zone: Zone; back: string }) {
   const { t } = useTranslation();
   const router = useRouter();
   const words = useFailureWords();
@@ -141,7 +142,7 @@ function Form({ lawn, zone, onBack }: { lawn: Lawn; zone: Zone; onBack: () => vo
           zones: from.zones.map((entry) => (entry.id === zone.id ? { ...entry, ...next } : entry)),
         },
       },
-      { onSuccess: onBack },
+      { onSuccess: () => router.push(back) },
     );
   };
   const free = grasses.filter(({ slug }) => !draft.stand.some(({ species }) => species === slug));
@@ -149,7 +150,8 @@ function Form({ lawn, zone, onBack }: { lawn: Lawn; zone: Zone; onBack: () => vo
     <Screen
       title={zone.name}
       lead={lawn.name}
-      onBack={onBack}
+      subject={lawn.name}
+      back={back}
       footer={
         <>
           {putLawn.error ? <Failed message={words(putLawn.error)} /> : null}
@@ -238,10 +240,10 @@ function Form({ lawn, zone, onBack }: { lawn: Lawn; zone: Zone; onBack: () => vo
                 });
               }}
             />
-            <Button
+            <LinkButton
               kind="plain"
               label={t('zone.openKey')}
-              onPress={() => router.push(`/lawns/${lawn.id}/key?zone=${zone.id}`)}
+              href={`/lawns/${lawn.id}/key?zone=${zone.id}`}
             />
           </Card>
           <PointCount zone={zone} />

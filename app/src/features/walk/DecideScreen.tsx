@@ -28,10 +28,13 @@ import {
   Button,
   Card,
   Chip,
+  Choice,
+  ChoiceGroup,
   daysOn,
   Empty,
   Failed,
   Field,
+  LinkButton,
   number,
   NumberField,
   numberText,
@@ -58,15 +61,15 @@ export function DecideScreen({ lawnId }: { lawnId: string }) {
   const router = useRouter();
   const { question, view, error, retry } = useLawnSeason(lawnId);
   const walk = useWalkStore(({ walks }) => walks[lawnId]);
-  const back = () => router.push(`/lawns/${lawnId}/walk`);
+  const back = `/lawns/${lawnId}/walk`;
   if (!question || !view) {
-    return <SeasonPending title={t('decide.title')} onBack={back} error={error} onRetry={retry} />;
+    return <SeasonPending title={t('decide.title')} back={back} error={error} onRetry={retry} />;
   }
   if (!walk) {
     return (
-      <Screen title={t('decide.title')} onBack={() => router.push(`/lawns/${lawnId}`)}>
+      <Screen title={t('decide.title')} back={`/lawns/${lawnId}`}>
         <Empty title={t('walk.chooseZone')} />
-        <Button label={t('lawn.walk')} onPress={back} />
+        <LinkButton label={t('lawn.walk')} href={back} />
       </Screen>
     );
   }
@@ -163,11 +166,27 @@ function Decide({
 
   const top = leading[0];
   const chosen = decision?.kind === 'cause' ? decision.cause : null;
+  const choose = (value: string) => {
+    if (value === 'cannot-tell') {
+      decide({
+        kind: 'cannot-tell',
+        lookAgainOn: daysOn(company.today, RECHECK_DAYS) as typeof company.today,
+        sample: null,
+      });
+    } else if (value === 'leave') {
+      decide({
+        kind: 'leave',
+        cause: top && top.p >= 0.5 ? top.cause : null,
+        lookAgainOn: daysOn(company.today, LEAVE_DAYS) as typeof company.today,
+      });
+    } else confirm(value);
+  };
   return (
     <Screen
       title={t('decide.title')}
       lead={`${lawn.name} · ${zone.name}`}
-      onBack={() => router.push(`/lawns/${lawn.id}/walk`)}
+      subject={lawn.name}
+      back={`/lawns/${lawn.id}/walk`}
       footer={
         <>
           {putVisit.error ? (
@@ -192,15 +211,20 @@ function Decide({
         </>
       }
     >
-      <View className="gap-2">
+      <ChoiceGroup
+        label={t('decide.title')}
+        className="flex flex-col gap-2"
+        value={decision ? (chosen ?? decision.kind) : null}
+        onChange={choose}
+      >
         {leading.map(({ cause, p }) => (
-          <Choice
+          <Option
             key={cause}
+            value={cause}
             testID={`confirm-${cause}`}
             label={t('decide.confirm', { cause: t(`cause.${cause}`) })}
             aside={t('common.percent', { value: percent(p) })}
             chosen={chosen === cause}
-            onPress={() => confirm(cause)}
           />
         ))}
         <SelectField
@@ -214,31 +238,19 @@ function Decide({
           ]}
           onChange={(cause) => cause !== '' && confirm(cause)}
         />
-        <Choice
+        <Option
+          value="cannot-tell"
           testID="cannot-tell"
           label={t('decide.cannotTell')}
           lead={t('decide.cannotTellLead')}
           chosen={decision?.kind === 'cannot-tell'}
-          onPress={() =>
-            decide({
-              kind: 'cannot-tell',
-              lookAgainOn: daysOn(company.today, RECHECK_DAYS) as typeof company.today,
-              sample: null,
-            })
-          }
         />
-        <Choice
+        <Option
+          value="leave"
           testID="leave"
           label={t('decide.leave')}
           lead={t('decide.leaveLead')}
           chosen={decision?.kind === 'leave'}
-          onPress={() =>
-            decide({
-              kind: 'leave',
-              cause: top && top.p >= 0.5 ? top.cause : null,
-              lookAgainOn: daysOn(company.today, LEAVE_DAYS) as typeof company.today,
-            })
-          }
         />
         {decision?.kind === 'cannot-tell' ? (
           <CannotTellCard
@@ -262,7 +274,7 @@ function Decide({
             error={badDay ? t('decide.pastDay') : undefined}
           />
         ) : null}
-      </View>
+      </ChoiceGroup>
       {chosen && decision?.kind === 'cause' ? (
         <OptionsCard
           advice={decideOptions({
@@ -339,28 +351,26 @@ function Decide({
   );
 }
 
-function Choice({
+/** A ring that is filled when it is the one, its words, and a figure. */
+function Option({
+  value,
   label,
   lead,
   aside,
   chosen,
-  onPress,
   testID,
 }: {
+  value: string;
   label: string;
   lead?: string;
   aside?: string;
   chosen: boolean;
-  onPress: () => void;
   testID: string;
 }) {
   return (
-    <Pressable
-      role="radio"
-      aria-checked={chosen}
-      aria-label={label}
+    <Choice
+      value={value}
       testID={testID}
-      onPress={onPress}
       className={`min-h-[56px] flex-row items-center gap-3 rounded-2xl border-2 px-4 py-3 ${chosen ? 'border-main bg-good-tint' : 'border-line bg-raised'}`}
     >
       <View
@@ -378,7 +388,7 @@ function Choice({
         ) : null}
       </View>
       {aside ? <Tag label={aside} /> : null}
-    </Pressable>
+    </Choice>
   );
 }
 

@@ -1,8 +1,8 @@
 import { cause as causeOf, type LocalDate } from '@alfombra/core';
 import type { DecideAdvice, DecideOption, OptionKind } from '@alfombra/core/walking';
 import { useTranslation } from 'react-i18next';
-import { Pressable, View } from 'react-native';
-import { Card, number, shortDay, Tag, Title, Words } from '@/ui';
+import { View } from 'react-native';
+import { Card, Choice, ChoiceGroup, number, shortDay, Tag, Title, Words } from '@/ui';
 
 /** What can be done about a cause: what the rules allow and why, and why not the rest. */
 export function OptionsCard({
@@ -18,6 +18,8 @@ export function OptionsCard({
 }) {
   const { t } = useTranslation();
   const { options, recommended, ifNothing, fillWeeks } = advice;
+  const followUpOf = (kind: OptionKind) =>
+    options.find((option) => option.kind === kind)?.followUps[0] ?? null;
   const barred = options.filter(({ allowed }) => !allowed);
   return (
     <Card testID="options">
@@ -30,18 +32,24 @@ export function OptionsCard({
             : t('option.noFill'),
         ].join(' ')}
       </Words>
-      {options
-        .filter(({ allowed }) => allowed)
-        .map((option) => (
-          <Option
-            key={option.kind}
-            option={option}
-            cause={cause}
-            recommended={option.kind === recommended}
-            chosen={option.kind === chosen}
-            onPress={() => onChoose(option.kind, option.followUps[0] ?? null)}
-          />
-        ))}
+      <ChoiceGroup
+        label={t('option.title')}
+        className="flex flex-col gap-3"
+        value={chosen}
+        onChange={(kind) => onChoose(kind, followUpOf(kind))}
+      >
+        {options
+          .filter(({ allowed }) => allowed)
+          .map((option) => (
+            <Option
+              key={option.kind}
+              option={option}
+              cause={cause}
+              recommended={option.kind === recommended}
+              chosen={option.kind === chosen}
+            />
+          ))}
+      </ChoiceGroup>
       {barred.length > 0 ? (
         <View className="gap-1">
           <Words size="note" weight="semi" tone="second">
@@ -66,24 +74,19 @@ function Option({
   cause,
   recommended,
   chosen,
-  onPress,
 }: {
   option: DecideOption;
   cause: string;
   recommended: boolean;
   chosen: boolean;
-  onPress: () => void;
 }) {
   const { t } = useTranslation();
   const { kind, reasons, cost, followUps } = option;
   return (
-    <Pressable
-      role="radio"
-      aria-checked={chosen}
-      aria-label={t(`option.kind.${kind}`)}
-      onPress={onPress}
+    <Choice
+      value={kind}
       testID={`option-${kind}`}
-      className={`gap-1 rounded-xl border-2 p-3 ${chosen ? 'border-main bg-good-tint' : 'border-line bg-raised'}`}
+      className={`flex-col gap-1 rounded-xl border-2 p-3 ${chosen ? 'border-main bg-good-tint' : 'border-line bg-raised'}`}
     >
       <View className="flex-row flex-wrap items-center gap-2">
         <Words weight="bold">
@@ -100,6 +103,6 @@ function Option({
           {t('option.followUps', { days: followUps.map((day) => shortDay(day)).join(', ') })}
         </Words>
       ) : null}
-    </Pressable>
+    </Choice>
   );
 }

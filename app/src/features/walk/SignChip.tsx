@@ -31,7 +31,6 @@ export function SignChip({
   return (
     <Pressable
       role="button"
-      aria-label={`${label}: ${word}`}
       aria-pressed={state === 'yes'}
       testID={`sign-${slug}`}
       onPress={() => onAnswer(NEXT[state])}
@@ -48,9 +47,10 @@ export function SignChip({
         className={`min-w-0 flex-1 ${state === 'no' ? 'line-through' : ''}`}
       >
         {label}
+        <Words className="sr-only">{`: ${word}`}</Words>
       </Words>
       {state === 'unsure' ? (
-        <Words weight="bold" tone="quiet">
+        <Words weight="bold" tone="quiet" aria-hidden>
           ?
         </Words>
       ) : null}

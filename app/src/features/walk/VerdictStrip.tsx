@@ -1,9 +1,10 @@
 import { countTests } from '@alfombra/core';
 import { UNKNOWN_CAUSE, type Diagnosis, type NextCheck } from '@alfombra/core/walking';
 import type { TFunction } from 'i18next';
+import type { Href } from 'expo-router';
 import { useTranslation } from 'react-i18next';
 import { Pressable, View } from 'react-native';
-import { Button, number, percent, ProbabilityBar, Words } from '@/ui';
+import { Door, LinkButton, number, percent, ProbabilityBar, Words } from '@/ui';
 import { SignPictogram } from './SignPictogram';
 
 const LEADERS = 3;
@@ -39,13 +40,13 @@ export function VerdictStrip({
   diagnosis,
   onArgue,
   onCheck,
-  onDecide,
+  decideHref,
   docked,
 }: {
   diagnosis: Diagnosis;
   onArgue: (cause: string, p: number) => void;
   onCheck: (check: NextCheck) => void;
-  onDecide: () => void;
+  decideHref: Href;
   /** At the bottom of a phone, or as a pane of its own. */
   docked: boolean;
 }) {
@@ -70,16 +71,15 @@ export function VerdictStrip({
           </Words>
         </View>
         {docked ? (
-          <Pressable
-            role="button"
+          <Door
             testID="decide"
-            onPress={onDecide}
+            href={decideHref}
             className="min-h-[48px] justify-center rounded-xl border-2 border-[#CFC0A2] px-4"
           >
             <Words weight="bold" tone="on-sheet">
               {t('walk.decide')}
             </Words>
-          </Pressable>
+          </Door>
         ) : null}
       </View>
       <View>
@@ -88,7 +88,6 @@ export function VerdictStrip({
             key={cause}
             role="button"
             testID={`cause-${cause}`}
-            aria-label={`${t(`cause.${cause}`)} ${percent(p)} %`}
             onPress={() => onArgue(cause, p)}
             className="min-h-[48px] flex-row items-center gap-3"
           >
@@ -137,7 +136,9 @@ export function VerdictStrip({
           </Pressable>
         ) : null}
       </View>
-      {docked ? null : <Button label={t('walk.decide')} onPress={onDecide} testID="decide" wide />}
+      {docked ? null : (
+        <LinkButton label={t('walk.decide')} href={decideHref} testID="decide" wide />
+      )}
     </View>
   );
 }

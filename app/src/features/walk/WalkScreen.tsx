@@ -7,7 +7,6 @@ import {
   type Patch,
 } from '@alfombra/core';
 import { fieldTestCard, fieldTestCards, type NextCheck } from '@alfombra/core/walking';
-import { useRouter } from 'expo-router';
 import { useCallback, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ScrollView, View } from 'react-native';
@@ -53,12 +52,11 @@ const testOf = (sign: string) => fieldTestCards.find(({ signs: own }) => own.inc
 /** The walk: choose a zone and a patch, then look from three heights. */
 export function WalkScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const { question, view, error, retry } = useLawnSeason(lawnId);
   const walk = useWalkStore(({ walks }) => walks[lawnId]);
-  const onBack = () => router.push(`/lawns/${lawnId}`);
+  const back = `/lawns/${lawnId}`;
   if (!question || !view) {
-    return <SeasonPending title={t('lawn.walk')} onBack={onBack} error={error} onRetry={retry} />;
+    return <SeasonPending title={t('lawn.walk')} back={back} error={error} onRetry={retry} />;
   }
   return walk && question.lawn.zones.some(({ id }) => id === walk.zoneId) ? (
     <Look question={question} view={view} walk={walk} />
@@ -69,7 +67,6 @@ export function WalkScreen({ lawnId }: { lawnId: string }) {
 
 function ChoosePlace({ question }: { question: SeasonQuestion }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const words = useFailureWords();
   const { lawn, company } = question;
   const [zoneId, setZoneId] = useState(
@@ -100,7 +97,8 @@ function ChoosePlace({ question }: { question: SeasonQuestion }) {
     <Screen
       title={t('walk.chooseZone')}
       lead={lawn.name}
-      onBack={() => router.push(`/lawns/${lawn.id}`)}
+      subject={lawn.name}
+      back={`/lawns/${lawn.id}`}
     >
       <LawnPlan
         lawn={lawn}
@@ -160,7 +158,6 @@ function Look({
   walk: WalkDraft;
 }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const wide = useWide();
   const { lawn } = question;
   const zone = lawn.zones.find(({ id }) => id === walk.zoneId)!;
@@ -203,17 +200,6 @@ function Look({
     else if (check.posture === 'test') setFieldTesting(testOf(check.sign) ?? null);
     else setAsked(check.sign);
   };
-  const tabs = (
-    <Segmented
-      value={walk.tab}
-      onChange={(tab) => store.change(lawn.id, { tab })}
-      options={TABS.slice(0, 4).map((tab) => ({
-        value: tab,
-        label: t(tab === 'test' ? 'walk.tests' : `walk.${tab}`),
-        note: seen(tab) > 0 ? t('walk.seen', { count: seen(tab) }) : t('walk.noneSeen'),
-      }))}
-    />
-  );
   const body =
     walk.tab === 'test' ? (
       <View className="gap-3">
@@ -283,13 +269,28 @@ function Look({
         </View>
       </View>
     );
+  const looks = (
+    <Segmented
+      fill={wide}
+      sticky={!wide}
+      value={walk.tab}
+      onChange={(tab) => store.change(lawn.id, { tab })}
+      options={TABS.slice(0, 4).map((tab) => ({
+        value: tab,
+        label: t(tab === 'test' ? 'walk.tests' : `walk.${tab}`),
+        note: seen(tab) > 0 ? t('walk.seen', { count: seen(tab) }) : t('walk.noneSeen'),
+      }))}
+    >
+      {wide ? <ScrollView contentContainerClassName="pb-6">{body}</ScrollView> : body}
+    </Segmented>
+  );
   const strip = (
     <VerdictStrip
       diagnosis={diagnosis}
       docked={!wide}
       onArgue={(cause, p) => setArgued({ cause, p })}
       onCheck={runCheck}
-      onDecide={() => router.push(`/lawns/${lawn.id}/decide`)}
+      decideHref={`/lawns/${lawn.id}/decide`}
     />
   );
   const pattern = signs.find(({ slug, group }) => group === 'pattern' && stateOf(slug) === 'yes');
@@ -310,7 +311,7 @@ function Look({
       ]
         .filter(Boolean)
         .join(' · ')}
-      onBack={() => router.push(`/lawns/${lawn.id}`)}
+      back={`/lawns/${lawn.id}`}
       aside={
         <Button
           kind="quiet"
@@ -335,18 +336,11 @@ function Look({
             />
             {strip}
           </View>
-          <View className="min-w-0 flex-1 gap-4">
-            {tabs}
-            <ScrollView contentContainerClassName="pb-6">{body}</ScrollView>
-          </View>
+          <View className="min-w-0 flex-1 gap-4">{looks}</View>
         </View>
       ) : (
         <>
-          <ScrollView
-            className="min-h-0 flex-1"
-            contentContainerClassName="gap-3 px-4 pb-4"
-            stickyHeaderIndices={[1]}
-          >
+          <ScrollView className="min-h-0 flex-1" contentContainerClassName="gap-3 px-4 pb-4">
             <LawnPlan
               lawn={lawn}
               zoneId={zone.id}
@@ -355,8 +349,7 @@ function Look({
               focus
               mark={mark}
             />
-            <View className="bg-ground">{tabs}</View>
-            {body}
+            {looks}
           </ScrollView>
           {strip}
         </>
