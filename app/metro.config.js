@@ -1,17 +1,101 @@
+const { createHash } = require('node:crypto');
+const { readdirSync, readFileSync, writeFileSync } = require('node:fs');
 const path = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 const { withNativeWind } = require('nativewind/metro');
+const { chunksByRoute } = require('./bundling/chunks');
+const { makeTables } = require('./bundling/tables');
 
 const config = getDefaultConfig(__dirname);
 config.maxWorkers = 2;
+const shipped = process.env.NODE_ENV === 'production';
+const CORE = path.join(__dirname, '../core/src');
 
-// Metro does not tree-shake: keep zod's fifty locales and its JSON Schema half out of the bundle.
+if (shipped) {
+  // What a barrel passes on is written into whoever imports from it: a change there outdates them all.
+  const barrels = [CORE, path.join(__dirname, 'src')]
+    .flatMap((folder) =>
+      readdirSync(folder, { recursive: true }).map((name) => path.join(folder, name)),
+    )
+    .filter((file) => /\.tsx?$/.test(file) && !/\.test\./.test(file))
+    .map(
+      (file) =>
+        readFileSync(file, 'utf8')
+          .match(/^export .*$/gm)
+          ?.join('\n') ?? '',
+    );
+  config.cacheVersion = createHash('sha256').update(barrels.join('\n')).digest('hex');
+}
+
+const tables = shipped
+  ? makeTables({
+      data: path.join(CORE, 'knowledge/data'),
+      publicFolder: path.join(__dirname, 'public'),
+      modules: path.join(__dirname, '.tables'),
+    })
+  : new Map();
+
+const ROUTES = path.join(__dirname, 'src/app');
+const route = (file) => path.join(ROUTES, file);
+/** Loaded at the door: what two of them share is common to all pages. */
+const FIRST = ['_layout.tsx', 'sign-in.tsx', 'index.tsx', '(places)/_layout.tsx'];
+if (shipped) {
+  chunksByRoute(
+    {
+      eager: FIRST.map((file) => new RegExp(`^${route(file).replace(/[()[\].]/g, '\\$&')}$`)),
+      covers: (file) => {
+        const outside = ['sign-in.tsx', 'index.tsx', '+not-found.tsx', 'report/'].some((start) =>
+          file.startsWith(route(start)),
+        );
+        const layouts = [route('_layout.tsx')];
+        if (!outside && file !== route('_layout.tsx')) layouts.push(route('(places)/_layout.tsx'));
+        if (file.startsWith(route('(places)/lawns/')))
+          layouts.push(route('(places)/lawns/_layout.tsx'));
+        return layouts;
+      },
+    },
+    new Map([...tables.values()].map(({ path: file, url }) => [file, url])),
+    (addresses) =>
+      writeFileSync(
+        path.join(__dirname, '.tables/routes.json'),
+        JSON.stringify(
+          Object.fromEntries(
+            Object.entries(addresses)
+              .filter(([file]) => file.startsWith(ROUTES))
+              .map(([file, urls]) => [path.relative(ROUTES, file), urls]),
+          ),
+        ),
+      ),
+  );
+}
+
+/** Metro does not tree-shake. In place of these files, ours, with what the app uses of them. */
 const STAND_INS = [
-  [/[\\/]zod[\\/]v4[\\/]locales[\\/]index\.c?js$/, 'zod-locales-en.mjs'],
+  [/[\\/]zod[\\/]v4[\\/]locales[\\/]index\.c?js$/, 'zodLocalesEn.mjs'],
   [
     /[\\/]zod[\\/]v4[\\/](core[\\/]json-schema-processors|classic[\\/]from-json-schema)\.c?js$/,
-    'zod-no-json-schema.mjs',
+    'zodNoJsonSchema.mjs',
   ],
+  ...(shipped
+    ? [
+        [/[\\/]zod[\\/]v4[\\/]core[\\/]to-json-schema\.c?js$/, 'zodNoToJsonSchema.mjs'],
+        [/[\\/]zod[\\/]v4[\\/]core[\\/]compile\.c?js$/, 'zodNoCompile.mjs'],
+        [/[\\/]react-native-web[\\/]dist[\\/]index\.js$/, 'reactNativeParts.mjs'],
+        [
+          /[\\/]react-native-css-interop[\\/]dist[\\/]runtime[\\/]components\.js$/,
+          'styledComponents.js',
+        ],
+        [/[\\/]native-stack[\\/]createNativeStackNavigator\.js$/, 'routerNoStack.js'],
+        [
+          /[\\/]expo-router[\\/]build[\\/]layouts[\\/]stack-utils[\\/]index\.js$/,
+          'routerNothing.js',
+        ],
+        [/[\\/]expo-router[\\/]build[\\/]views[\\/]Sitemap\.js$/, 'routerNothing.js'],
+        [/[\\/]expo-router[\\/]build[\\/]head[\\/]index\.js$/, 'routerNoHead.js'],
+        [/[\\/]expo-router[\\/]build[\\/]views[\\/]Toast\.js$/, 'routerNoToast.js'],
+        [/[\\/]expo-router[\\/]build[\\/]screensFeatureFlags\.js$/, 'routerNoScreens.js'],
+      ]
+    : []),
 ];
 config.resolver.resolveRequest = (context, name, platform) => {
   // One copy of the query core, whoever asks for it.
@@ -23,6 +107,9 @@ config.resolver.resolveRequest = (context, name, platform) => {
   const standIn =
     resolved.type === 'sourceFile' &&
     STAND_INS.find(([pattern]) => pattern.test(resolved.filePath));
-  return standIn ? { ...resolved, filePath: path.join(__dirname, standIn[1]) } : resolved;
+  if (standIn)
+    return { ...resolved, filePath: path.join(__dirname, 'bundling/standIns', standIn[1]) };
+  const table = resolved.type === 'sourceFile' ? tables.get(resolved.filePath) : undefined;
+  return table ? { type: 'sourceFile', filePath: table.path } : resolved;
 };
 module.exports = withNativeWind(config, { input: './global.css' });

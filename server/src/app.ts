@@ -1,4 +1,3 @@
-import { join } from 'node:path';
 import {
   type ApplicationRecordBody,
   type CustomerBody,
@@ -10,6 +9,7 @@ import {
   type VisitBody,
 } from '@alfombra/core';
 import { openApi } from '@alfombra/core/service';
+import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import pino from 'pino';
@@ -40,9 +40,10 @@ import { takeAlongRoutes } from './takeAlong/routes';
 import { visitResource } from './visits/resource';
 import { stationRoutes } from './weather/routes';
 import { WeatherService } from './weather/service';
+import { serveWeb } from './http/web';
 
 const BODY_LIMIT = '3mb';
-const YEAR_SECONDS = 31_536_000;
+const LEAST_COMPRESSED_BYTES = 1024;
 
 /** Puts the server together on a database; listening is the caller's. */
 export function createApp(
@@ -96,6 +97,7 @@ export function createApp(
       hsts: false,
     }),
   );
+  app.use('/api', compression({ threshold: LEAST_COMPRESSED_BYTES }));
   app.use(express.json({ limit: BODY_LIMIT }));
 
   const api = express.Router();
@@ -161,28 +163,4 @@ export function createApp(
   if (config.web) serveWeb(app, config.web);
   app.use(failureHandler);
   return app;
-}
-
-/** The built web app: hashed files for ever, the page itself never from cache. */
-function serveWeb(app: Express, folder: string): void {
-  app.use(
-    express.static(folder, {
-      index: false,
-      setHeaders: (response, path) => {
-        const hashed = path.includes('/_expo/static/') || path.includes('/assets/');
-        response.setHeader(
-          'cache-control',
-          hashed ? `public, max-age=${YEAR_SECONDS}, immutable` : 'no-cache',
-        );
-      },
-    }),
-  );
-  app.get('/{*any}', (request, response, next) => {
-    if (/\.\w+$/.test(request.path)) {
-      next(new HttpFailure('not-found', 'There is no such file.'));
-      return;
-    }
-    response.setHeader('cache-control', 'no-cache');
-    response.sendFile(join(folder, 'index.html'));
-  });
 }

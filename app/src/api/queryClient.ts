@@ -1,38 +1,24 @@
-import {
-  experimental_createQueryPersister,
-  type AsyncStorage,
-} from '@tanstack/query-persist-client-core';
+import { experimental_createQueryPersister } from '@tanstack/query-persist-client-core';
 import { MutationCache, QueryCache, QueryClient } from '@tanstack/react-query';
-import { clear, createStore, del, get, set, type UseStore } from 'idb-keyval';
-import { keys } from './queries';
+import { answerStore, clearAnswers } from './answerStore';
+import { keys } from './keys';
 import { RequestFailure } from './request';
+import { stopTakingAlong } from './sync/takeAlong';
 
 const MOST_RETRIES = 2;
-const DAY_MS = 24 * 3_600_000;
-/** How long what the server said is good enough to work on without a line. */
-const KEPT_DAYS = 30;
-
-let opened: UseStore | undefined;
-/** What the server said, on the device. */
-const place = () => (opened ??= createStore('alfombra-answers', 'answers'));
-const storage: AsyncStorage<string> = {
-  getItem: (key) => get<string>(key, place()),
-  setItem: (key, value) => set(key, value, place()),
-  removeItem: (key) => del(key, place()),
-};
-
 /** Keeps each answer of the server on the device, and brings it back when there is no line. */
 export const persister = experimental_createQueryPersister({
-  storage: typeof indexedDB === 'undefined' ? undefined : storage,
-  maxAge: KEPT_DAYS * DAY_MS,
-  buster: 'v2',
-  prefix: 'answer',
+  storage: typeof indexedDB === 'undefined' ? undefined : answerStore.storage,
+  maxAge: answerStore.maxAge,
+  buster: answerStore.buster,
+  prefix: answerStore.prefix,
   refetchOnRestore: false,
 });
 
 /** Forgets every answer; for the next person on this device. */
 export async function forgetAnswers(): Promise<void> {
-  if (typeof indexedDB !== 'undefined') await clear(place());
+  stopTakingAlong();
+  await clearAnswers();
 }
 
 /** The cache of server state. An ended session is noticed wherever it shows first. */
@@ -52,7 +38,7 @@ export function makeQueryClient(): QueryClient {
         refetchOnWindowFocus: false,
         // Loopback and private networks count as online whatever the browser believes.
         networkMode: 'always',
-        gcTime: KEPT_DAYS * DAY_MS,
+        gcTime: answerStore.maxAge,
         // What the device has shows at once; the server is asked behind it, and may be silent.
         persister: async (queryFn, context, query) => {
           let asked = false;

@@ -1,12 +1,7 @@
 import i18next from 'i18next';
 import { initReactI18next } from 'react-i18next';
-import { reportWords } from '@alfombra/core';
-import causes from './en/causes.json';
 import grasses from './en/grasses.json';
-import herbicides from './en/herbicides.json';
-import treatments from './en/treatments.json';
 import ui from './en/ui.json';
-import weeds from './en/weeds.json';
 import esUi from './es/ui.json';
 import { chosenLanguage, keepLanguage, localeFor, type Language } from './language';
 
@@ -18,15 +13,10 @@ export const catalogs = {
   en: {
     translation: {
       ...ui,
-      report: reportWords.en,
-      cause: causes,
       grass: grasses,
-      herbicide: herbicides,
-      treatment: treatments,
-      weed: weeds,
     },
   },
-  es: { translation: { ...esUi, report: reportWords.es } },
+  es: { translation: esUi },
 };
 
 const tellPage = (language: string) => {
@@ -39,7 +29,6 @@ void i18next.use(initReactI18next).init({
   fallbackLng: 'en',
   interpolation: { escapeValue: false },
   returnNull: false,
-  showSupportNotice: false,
 });
 
 /** The locale that numbers and days are written and read in now. */

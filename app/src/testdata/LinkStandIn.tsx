@@ -9,10 +9,7 @@ export function Link({
   children: ReactElement<{ children: ReactNode; testID?: string }>;
 }) {
   return (
-    <a
-      href={typeof href === 'string' ? href : href.pathname}
-      data-testid={children.props.testID}
-    >
+    <a href={typeof href === 'string' ? href : href.pathname} data-testid={children.props.testID}>
       {children.props.children}
     </a>
   );

@@ -7,7 +7,7 @@ import {
   syntheticYear,
   type WeedFinding,
 } from '@alfombra/core';
-import type { SeasonQuestion } from '@/features/season/seasonView';
+import type { SeasonQuestion } from '@/workers/seasonView';
 import { TEST_LAWN, TEST_ZONE, testLawn } from './testLawn';
 
 /** The only zone of the question's lawn. */

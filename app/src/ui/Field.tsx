@@ -1,9 +1,6 @@
-import { useId, useState, type Ref } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useId, type Ref } from 'react';
 import { TextInput, View, type TextInputProps } from 'react-native';
 import { unstable_createElement } from 'react-native-web';
-import { number } from './formatNumber';
-import { readNumber, separate, type NumberText } from './numberText';
 import { Words } from './Words';
 
 const INPUT = 'min-h-[52px] flex-1 rounded-xl border-2 bg-raised px-3 font-body text-body text-ink';
@@ -49,7 +46,7 @@ const saidBy = ({ error, hint }: Pick<Common, 'error' | 'hint'>, noteId: string)
   'aria-describedby': error || hint ? noteId : undefined,
 });
 
-interface Line extends Common {
+export interface Line extends Common {
   unit?: string | undefined;
   onSubmit?: (() => void) | undefined;
   onBlur?: (() => void) | undefined;
@@ -71,7 +68,8 @@ export function Field({ onChange, ...rest }: FieldProps) {
   return <TextLine {...rest} onText={onChange} inputMode="text" />;
 }
 
-function TextLine({
+/** The line itself, for words and for figures. */
+export function TextLine({
   label,
   error,
   hint,
@@ -123,58 +121,6 @@ function TextLine({
     </Frame>
   );
 }
-
-export interface NumberFieldProps extends Line {
-  value: NumberText;
-  onChange: (text: NumberText) => void;
-  /** Several figures with spaces between them. */
-  series?: boolean;
-  multiline?: boolean;
-}
-
-/**
- * One figure, or a series of them, in the reader's locale. A text that is none, or that could be meant two
- * ways, is refused here, whatever the form does with it.
- */
-export function NumberField({
-  onChange,
-  series = false,
-  error,
-  onBlur,
-  ...rest
-}: NumberFieldProps) {
-  const words = useNumberProblem();
-  const [typing, setTyping] = useState(false);
-  const parts = series ? separate(rest.value) : [rest.value];
-  const unread = typing ? undefined : parts.map((part) => words(part)).find(Boolean);
-  return (
-    <TextLine
-      {...rest}
-      error={unread ?? error}
-      inputMode={series ? 'text' : 'decimal'}
-      // The one place where what a person types becomes a figure's text.
-      onText={(text) => onChange(text as NumberText)}
-      onFocus={() => setTyping(true)}
-      onBlur={() => {
-        setTyping(false);
-        onBlur?.();
-      }}
-    />
-  );
-}
-
-/** Says at a field why a text is no number; nothing for an empty one. */
-function useNumberProblem() {
-  const { t } = useTranslation();
-  return (text: string): string | undefined => {
-    const reading = readNumber(text);
-    if ('value' in reading || reading.problem === 'empty') return undefined;
-    return t(`number.${reading.problem}`, examples());
-  };
-}
-
-/** A decimal and thousands as this locale writes them. */
-const examples = () => ({ decimal: number(2.5, 1), thousands: number(12_000) });
 
 const NATIVE_STYLE = {
   minHeight: 52,

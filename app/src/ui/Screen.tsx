@@ -1,11 +1,12 @@
 import type { Href } from 'expo-router';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
-import type { ReactNode } from 'react';
+import type { ReactNode, RefObject } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ScrollView, View } from 'react-native';
 import { Door } from './Door';
 import { Selvedge } from './Selvedge';
 import { useArrival } from './useArrival';
+import type { Scroller } from './VirtualList';
 import { Title, Words } from './Words';
 
 export interface ScreenProps {
@@ -20,6 +21,8 @@ export interface ScreenProps {
   dye?: 'madder' | 'indigo';
   /** Stays at the bottom, within the thumb's reach. */
   footer?: ReactNode;
+  /** The frame that scrolls, for a list that draws only what is in sight. */
+  scroller?: Scroller;
   /** Off where the content scrolls by itself. */
   scroll?: boolean;
   /** A list beside the screen at hand: no page of its own. */
@@ -36,6 +39,7 @@ export function Screen({
   aside,
   dye = 'madder',
   footer,
+  scroller,
   scroll = true,
   side = false,
   children,
@@ -82,6 +86,7 @@ export function Screen({
       </View>
       {scroll ? (
         <ScrollView
+          ref={scroller as RefObject<ScrollView | null>}
           // Words without a control between them are scrolled by the arrow keys.
           tabIndex={0}
           className="flex-1"

@@ -29,6 +29,7 @@ export function Sheet({
 }) {
   const { t } = useTranslation();
   const content = useRef<HTMLDivElement>(null);
+  const opener = useRef<HTMLElement | null>(null);
   useBackCloses(open, onClose);
   return (
     <Root open={open} onOpenChange={(next) => (next ? undefined : onClose())}>
@@ -41,7 +42,16 @@ export function Sheet({
           // The sheet itself first: its name is read, and Tab goes on to its first control.
           onOpenAutoFocus={(event) => {
             event.preventDefault();
+            opener.current = document.activeElement as HTMLElement | null;
             content.current?.focus();
+          }}
+          onCloseAutoFocus={(event) => {
+            event.preventDefault();
+            // What opened it may have gone with what was done in it.
+            const back = opener.current?.isConnected
+              ? opener.current
+              : document.querySelector<HTMLElement>('main h1');
+            back?.focus();
           }}
           className="fixed inset-x-0 bottom-0 flex max-h-[88%] flex-col rounded-t-3xl bg-ground pb-4 outline-none lg:inset-auto lg:left-1/2 lg:top-1/2 lg:w-[560px] lg:-translate-x-1/2 lg:-translate-y-1/2 lg:rounded-3xl"
         >

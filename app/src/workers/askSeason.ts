@@ -1,6 +1,6 @@
-import type { SeasonQuestion, SeasonView } from '@/features/season/seasonView';
+import type { SeasonQuestion, SeasonView } from '@/workers/seasonView';
 import type { StepChoices } from '@alfombra/core/planning';
-import type { YearQuestion, YearView } from '@/features/season/yearView';
+import type { YearQuestion, YearView } from '@/workers/yearView';
 
 /** What the season worker is asked, and what comes back. */
 export type Asked =

@@ -1,6 +1,6 @@
 import './workerEnv';
-import { choicesView, seasonView } from '../features/season/seasonView';
-import { yearView } from '../features/season/yearView';
+import { choicesView, seasonView } from './seasonView';
+import { yearView } from './yearView';
 import type { Asked } from './askSeason';
 
 self.onmessage = ({ data }: MessageEvent<{ id: number; asked: Asked }>) => {

@@ -5,6 +5,7 @@ export * from './customer';
 export * from './failure';
 export * from './lawn';
 export * from './lawnFile';
+export * from './lawnSummary';
 export * from './mergeDocuments';
 export * from './photo';
 export * from './question';

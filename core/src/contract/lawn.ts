@@ -130,53 +130,6 @@ export type Lawn = z.infer<typeof lawnSchema>;
 export const versioned = <Shape extends z.ZodRawShape>(body: z.ZodObject<Shape>) =>
   body.extend({ version: z.number().int().min(0) });
 
-export const lawnSummarySchema = z.object({
-  id: z.uuid(),
-  name: z.string(),
-  customer: z.string(),
-  region: regionSchema,
-  areaFt2: z.number(),
-  grasses: z.array(z.object({ species: z.string(), cover: z.number() })),
-  lastVisit: z.string().nullable(),
-  /** Steps open today. */
-  due: z.array(
-    z.object({
-      stepId: z.string(),
-      kind: z.enum(['prevent', 'control', 'protect', 'feed', 'seed', 'look-again']),
-      zone: z.string(),
-      closes: z.string(),
-    }),
-  ),
-  /** Next step that is not open yet. */
-  next: z
-    .object({
-      kind: z.enum(['prevent', 'control', 'protect', 'feed', 'seed', 'look-again']),
-      opens: z.string(),
-    })
-    .nullable(),
-  clashes: z.number().int(),
-  /** What to look for here this week, the most pressing first. */
-  scout: z
-    .array(
-      z.object({
-        problem: z.string(),
-        class: z.enum(['low', 'watch', 'warn']),
-        reasons: z.array(z.enum(['sighted', 'last-year', 'unprotected', 'showpiece'])),
-        score: z.number(),
-      }),
-    )
-    .default([]),
-  /** What colleagues confirmed at this lawn's station lately. */
-  sightings: z.array(z.object({ problem: z.string(), on: localDateSchema })).default([]),
-  archived: z.boolean(),
-  customerId: z.uuid().nullable(),
-  /** What waits for a person: patches and plants to look at again, questions, reports overdue. */
-  followUps: z.array(
-    z.object({ kind: z.enum(['look-again', 'question', 'report-overdue']), date: z.string() }),
-  ),
-});
-export type LawnSummary = z.infer<typeof lawnSummarySchema>;
-
 /** How far the seasons of a company's lawns are worked out; 0 of 0 when nothing is under way. */
 export const seasonProgressSchema = z.object({
   done: z.number().int().nonnegative(),

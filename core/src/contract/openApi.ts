@@ -4,13 +4,8 @@ import { applicationRecordBodySchema, applicationRecordSchema } from './applicat
 import { companySchema, companyUpdateSchema } from './company';
 import { failureSchema } from './failure';
 import { customerBodySchema, customerSchema } from './customer';
-import {
-  lawnBodySchema,
-  lawnSchema,
-  lawnSummarySchema,
-  seasonProgressSchema,
-  versioned,
-} from './lawn';
+import { lawnBodySchema, lawnSchema, seasonProgressSchema, versioned } from './lawn';
+import { lawnSummarySchema } from './lawnSummary';
 import { takeAlongSchema } from './lawnFile';
 import { photoBodySchema, photoSchema } from './photo';
 import { readingBodySchema, readingSchema } from './reading';

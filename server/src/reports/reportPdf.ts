@@ -30,7 +30,6 @@ void words.init({
   fallbackLng: 'en',
   interpolation: { escapeValue: false },
   initAsync: false,
-  showSupportNotice: false,
 });
 
 /**

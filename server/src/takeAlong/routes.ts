@@ -1,11 +1,17 @@
+import { createHash } from 'node:crypto';
 import {
   type ApplicationRecordBody,
+  DIGEST_LETTERS,
+  TAKE_ALONG_GROUPS,
+  takenSchema,
   type Company,
+  type Customer,
   type CustomerBody,
   type LawnFile,
   type ReadingBody,
   type SoilSampleBody,
   type TakeAlong,
+  type Taken,
   type VisitBody,
   type WeatherBundle,
 } from '@alfombra/core';
@@ -38,22 +44,30 @@ export interface TakeAlongParts {
 /** Everything a phone needs where there is no signal, in one answer. */
 export function takeAlongRoutes(parts: TakeAlongParts): Router {
   const router = Router();
-  router.get('/', async (_request, response) => {
+  router.get('/', async (request, response) => {
+    const taken = takenSchema.parse(request.query);
     const company = await parts.companies.get(whoIs(response).companyId);
-    response.json(await takeAlong(parts, company));
+    response.json(since(taken, await everything(parts, company)));
   });
   return router;
 }
 
-async function takeAlong(parts: TakeAlongParts, company: Company): Promise<TakeAlong> {
+interface Everything {
+  company: Company;
+  customers: Customer[];
+  files: LawnFile[];
+  weather: Record<string, WeatherBundle>;
+}
+
+async function everything(parts: TakeAlongParts, company: Company): Promise<Everything> {
   // Latest first, as the lists under a lawn are.
   const latest = (a: { body: { date: string }; id: string }) => `${a.body.date} ${a.id}`;
   const of = <Body extends { lawnId: string; date: string }>(documents: DocumentStore<Body>) =>
     documents
       .list(company.id)
       .then((list) => byLawn(list.sort((a, b) => (latest(a) < latest(b) ? 1 : -1))));
-  const [lawns, visits, records, readings, samples, photos, reports, customers, summaries] =
-    await Promise.all([
+  const [lawns, visits, records, readings, samples, photos, reports, customers] = await Promise.all(
+    [
       parts.lawns.lawns.list(company.id),
       of(parts.visits),
       of(parts.records),
@@ -62,8 +76,8 @@ async function takeAlong(parts: TakeAlongParts, company: Company): Promise<TakeA
       of(parts.photos.store),
       of(parts.reports.store),
       parts.customers.list(company.id),
-      parts.lawns.summarize(company),
-    ]);
+    ],
+  );
   const plain = <Body>({ id, version, body }: { id: string; version: number; body: Body }) => ({
     ...body,
     id,
@@ -99,5 +113,35 @@ async function takeAlong(parts: TakeAlongParts, company: Company): Promise<TakeA
   for (const stationId of new Set(lawns.map(({ body }) => body.stationId))) {
     weather[stationId] = await parts.weather.bundle(company.id, stationId, company.today);
   }
-  return { company, customers: customers.map(presentCustomer), summaries, files, weather };
+  return { company, customers: customers.map(presentCustomer), files, weather };
+}
+
+const digest = (text: string): string =>
+  createHash('sha256').update(text).digest('base64url').slice(0, DIGEST_LETTERS);
+
+/** The group of a lawn, by its id alone: the same on every server and every day. */
+const groupOf = (id: string): number =>
+  createHash('sha256').update(id).digest().readUInt16BE(0) % TAKE_ALONG_GROUPS;
+
+/** Leaves out what the phone has, and says what it has then. */
+function since(has: Taken, all: Everything): TakeAlong {
+  const groups: LawnFile[][] = Array.from({ length: TAKE_ALONG_GROUPS }, () => []);
+  for (const file of all.files) groups[groupOf(file.lawn.id)]!.push(file);
+  const digests = groups.map((files) => digest(JSON.stringify(files)));
+  const taken = {
+    company: digest(JSON.stringify(all.company)),
+    customers: digest(JSON.stringify(all.customers)),
+    files: digests.join(''),
+    weather: digest(JSON.stringify(all.weather)),
+  };
+  const hasGroup = (index: number) =>
+    has.files?.slice(index * DIGEST_LETTERS, (index + 1) * DIGEST_LETTERS) === digests[index];
+  return {
+    ...(has.company === taken.company ? {} : { company: all.company }),
+    ...(has.customers === taken.customers ? {} : { customers: all.customers }),
+    ...(has.weather === taken.weather ? {} : { weather: all.weather }),
+    files: groups.flatMap((files, index) => (hasGroup(index) ? [] : files)),
+    lawns: all.files.length,
+    taken,
+  };
 }

@@ -1,3 +1,4 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { CompanySeasonScreen } from '@/features/season/CompanySeasonScreen';
 
-export default deepScreen('CompanySeasonScreen');
+export default CompanySeasonScreen;

@@ -1,3 +1,4 @@
+import '@/i18n/deepWords';
 import { SharedReportScreen } from '@/features/report/SharedReportScreen';
 import { useLocalSearchParams } from 'expo-router';
 

@@ -1,6 +1,6 @@
 import type { LawnSummary } from '@alfombra/core';
 import type { TFunction } from 'i18next';
-import { useState } from 'react';
+import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { useLawns } from '@/api/queries';
@@ -14,14 +14,19 @@ import {
   KnotGlyph,
   LinkButton,
   ListRow,
+  VirtualList,
+  type Scroller,
   Loading,
   number,
   percent,
   Screen,
   shortDay,
 } from '@/ui';
-import { searchLawns } from './searchLawns';
+import { indexLawns, searchLawns } from './searchLawns';
 import { useMiniSearch } from './useMiniSearch';
+
+/** About what a lawn takes in the list. */
+const ROW_PX = 108;
 
 function dueLine(t: TFunction, lawn: LawnSummary): string {
   const first = [...lawn.due].sort((a, b) => (a.closes < b.closes ? -1 : 1))[0];
@@ -53,15 +58,25 @@ export function LawnList({
   const lawns = useLawns();
   const [query, setQuery] = useState('');
   const [archived, setArchived] = useState(false);
-  const shown = (lawns.data ?? []).filter((lawn) => lawn.archived === archived);
+  const scroller: Scroller = useRef(null);
+  const shown = useMemo(
+    () => (lawns.data ?? []).filter((lawn) => lawn.archived === archived),
+    [lawns.data, archived],
+  );
   const anyArchived = (lawns.data ?? []).some((lawn) => lawn.archived);
-  // The search index comes with the first letter that is typed.
+  // The engine comes with the first letter that is typed; the letters never wait for what they find.
   const engine = useMiniSearch(query !== '');
-  const found = engine ? searchLawns(shown, query, engine) : shown;
+  const index = useMemo(() => (engine ? indexLawns(shown, engine) : null), [engine, shown]);
+  const wanted = useDeferredValue(query);
+  const found = useMemo(
+    () => (index ? searchLawns(shown, wanted, index) : shown),
+    [index, shown, wanted],
+  );
   return (
     <Screen
       title={t('lawns.title')}
       side={side}
+      scroller={scroller}
       lead={lawns.data ? t('lawns.count', { count: shown.length }) : undefined}
     >
       <Field label={t('lawns.search')} value={query} onChange={setQuery} testID="search" />
@@ -86,10 +101,9 @@ export function LawnList({
           <Button kind="plain" label={t('lawns.clearSearch')} onPress={() => setQuery('')} />
         </View>
       ) : (
-        <View className="gap-3">
-          {found.map((lawn) => (
+        <VirtualList scroller={scroller} items={found} keyOf={({ id }) => id} estimate={ROW_PX}>
+          {(lawn) => (
             <ListRow
-              key={lawn.id}
               testID={`lawn-${lawn.name}`}
               title={lawn.name}
               chosen={lawn.id === chosenId}
@@ -116,8 +130,8 @@ export function LawnList({
                 ) : null
               }
             />
-          ))}
-        </View>
+          )}
+        </VirtualList>
       )}
     </Screen>
   );

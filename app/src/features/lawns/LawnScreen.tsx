@@ -4,7 +4,10 @@ import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { SeasonPending } from '@/features/season/SeasonPending';
 import { useLawnSeason } from '@/features/season/useLawnSeason';
-import { deepScreen } from '@/features/deepScreen';
+import { DayCard } from '@/features/season/DayCard';
+import { RiskCard } from '@/features/season/RiskCard';
+import { StripReader } from '@/features/season/StripReader';
+import { LaboratoryResults } from '@/features/walk/LaboratoryResults';
 import { SeasonStrip } from '@/features/season/SeasonStrip';
 import { useYear, yearQuestion } from '@/features/season/useYear';
 import { materialName } from '@/features/season/productWords';
@@ -32,10 +35,6 @@ import { StandRows } from './StandRows';
 const CROSSING_SHOWN = 'crabgrass-germinates';
 
 /** These come with the screens behind: the front page is drawn without them. */
-const RiskCard = deepScreen('RiskCard');
-const StripReader = deepScreen('StripReader');
-const DayCard = deepScreen('DayCard');
-const LaboratoryResults = deepScreen('LaboratoryResults');
 
 /** The zone that is picked, or else the largest; `null` where none is measured. */
 function shownZone(zones: readonly Zone[], picked: string | null): Zone | null {

@@ -2,6 +2,7 @@ import type { LawnSummary } from '@alfombra/core';
 import type MiniSearchClass from 'minisearch';
 
 type MiniSearch = typeof MiniSearchClass;
+export type LawnIndex = MiniSearchClass<LawnSummary>;
 
 /** How far a word may be off: a fifth of its letters. */
 const FUZZY = 0.2;
@@ -12,13 +13,8 @@ const plain = (text: string): string =>
     .normalize('NFD')
     .replace(/[\u0300-\u036f]/g, '');
 
-/** Lawns by street or customer, the best match first; forgives typos, accents and cut-off words. */
-export function searchLawns(
-  lawns: readonly LawnSummary[],
-  query: string,
-  MiniSearch: MiniSearch,
-): LawnSummary[] {
-  if (query.trim() === '') return [...lawns];
+/** Lawns as they are looked for: by street or customer. Made once for a list, not at each letter. */
+export function indexLawns(lawns: readonly LawnSummary[], MiniSearch: MiniSearch): LawnIndex {
   const index = new MiniSearch<LawnSummary>({
     fields: ['name', 'customer'],
     processTerm: (term) => plain(term),
@@ -30,6 +26,16 @@ export function searchLawns(
     },
   });
   index.addAll(lawns);
+  return index;
+}
+
+/** The lawns that fit, the best match first; forgives typos, accents and cut-off words. */
+export function searchLawns(
+  lawns: readonly LawnSummary[],
+  query: string,
+  index: LawnIndex,
+): readonly LawnSummary[] {
+  if (query.trim() === '') return lawns;
   const byId = new Map(lawns.map((lawn) => [lawn.id, lawn]));
-  return index.search(query).map(({ id }) => byId.get(id as string) as LawnSummary);
+  return index.search(query).flatMap(({ id }) => byId.get(id as string) ?? []);
 }

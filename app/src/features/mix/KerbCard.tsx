@@ -13,7 +13,7 @@ import { View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import { useSamples } from '@/api/queries';
 import { checkWords } from '@/features/season/reasonWords';
-import type { SeasonQuestion, SeasonView } from '@/features/season/seasonView';
+import type { SeasonQuestion, SeasonView } from '@/workers/seasonView';
 import {
   Card,
   Chip,

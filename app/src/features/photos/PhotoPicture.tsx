@@ -1,7 +1,7 @@
 import type { Photo } from '@alfombra/core';
 import { useEffect, useState } from 'react';
 import { Image, View } from 'react-native';
-import { photoBytes } from '@/state/sync/sync';
+import { photoBytes } from '@/api/sync/sync';
 
 /** A photo from this device where it was taken here, else from the server. */
 export function PhotoPicture({ photo, height = 180 }: { photo: Photo; height?: number }) {

@@ -1,6 +1,6 @@
 import { seededRandom } from '@alfombra/core';
 import { turfPicture } from '@alfombra/core/standins';
-import { photoBytes } from '@/state/sync/sync';
+import { photoBytes } from '@/api/sync/sync';
 
 const SIZE = { width: 640, height: 480 };
 

@@ -173,7 +173,7 @@ function Form({
       label={label}
       value={value}
       options={options}
-      nameOf={(option) => t(`property.${key}.${option}`)}
+      nameOf={(option) => t(`property.${key}.${option as string}`)}
       onChange={onChange}
     />
   );

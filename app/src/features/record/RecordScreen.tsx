@@ -14,7 +14,7 @@ import { usePutRecord } from '@/api/putRecord';
 import { useSamples, useSession } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import { materialName } from '@/features/season/productWords';
-import type { SeasonQuestion } from '@/features/season/seasonView';
+import type { SeasonQuestion } from '@/workers/seasonView';
 import { useLawnSeason } from '@/features/season/useLawnSeason';
 import { useRecordStore, type RecordDraft } from '@/state/recordStore';
 import {

@@ -1,3 +1,4 @@
+import '@/i18n/deepWords';
 import { reportWords, type QuestionSubject } from '@alfombra/core';
 import { i18next } from '@/i18n';
 import { TEST_ZONE, testLawn } from '@/testdata/testLawn';

@@ -7,7 +7,7 @@ import { View } from 'react-native';
 import { Button, Card, Failed, Loading, money, number, Sheet, Tag, Title, Words } from '@/ui';
 import { askChoices } from '@/workers/askSeason';
 import { materialName } from './productWords';
-import type { SeasonQuestion } from './seasonView';
+import type { SeasonQuestion } from '@/workers/seasonView';
 import { stepName } from './stepName';
 
 /** The ways to do a step side by side: what each costs, how surely it works and what it leaves alive. */

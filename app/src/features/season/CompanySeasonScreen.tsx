@@ -23,7 +23,7 @@ import { SeasonsProgress } from './SeasonsProgress';
 import { useYear } from './useYear';
 import { WeatherImport } from './WeatherImport';
 import { YearPanel } from './YearPanel';
-import { referenceZone } from './yearView';
+import { referenceZone } from '@/workers/yearView';
 
 const VIEWS = ['steps', 'ground'] as const;
 

@@ -7,7 +7,7 @@ import { ChoiceSheet } from './ChoiceSheet';
 import { ClashCard } from './ClashCard';
 import { reasonWords } from './reasonWords';
 import { SeasonPending } from './SeasonPending';
-import type { SeasonQuestion } from './seasonView';
+import type { SeasonQuestion } from '@/workers/seasonView';
 import { areaDoubt } from './productWords';
 import { StepCard } from './StepCard';
 import { useLawnSeason } from './useLawnSeason';

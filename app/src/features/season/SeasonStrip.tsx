@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Path, Rect, Text } from 'react-native-svg';
 import { knotDye, monthName, number, shortDay } from '@/ui';
-import type { SoilView } from './seasonView';
+import type { SoilView } from '@/workers/seasonView';
 import { stepName } from './stepName';
 
 const CURVE_HEIGHT = 150;

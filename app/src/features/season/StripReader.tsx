@@ -6,7 +6,7 @@ import { View } from 'react-native';
 import Svg, { Line, Rect, Text } from 'react-native-svg';
 import { longDay, number } from '@/ui';
 import { useDayDrag } from './useDayDrag';
-import type { YearView } from './yearView';
+import type { YearView } from '@/workers/yearView';
 
 const PAD = 12;
 const LANE = 30;

@@ -6,7 +6,7 @@ import Svg, { Circle, Line, Path, Rect, Text } from 'react-native-svg';
 import { knotDye, longDay, monthName, number } from '@/ui';
 import { useDayDrag } from './useDayDrag';
 import { YEAR_CURVES, type YearCurve } from './yearCurves';
-import type { YearView } from './yearView';
+import type { YearView } from '@/workers/yearView';
 
 const HEIGHT = 190;
 const BASE = 160;

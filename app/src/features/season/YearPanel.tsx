@@ -7,7 +7,7 @@ import { DayCard } from './DayCard';
 import { YearChart } from './YearChart';
 import { YEAR_CURVE_NAMES, type YearCurve } from './yearCurves';
 import { yearTable } from './yearTable';
-import type { YearView } from './yearView';
+import type { YearView } from '@/workers/yearView';
 import { saveFile } from '@/features/plan/saveFile';
 import { exchange } from '@/features/property/useExchange';
 

@@ -2,7 +2,7 @@ import '@/i18n/deepWords';
 import { render, screen, within } from '@testing-library/react';
 import { testQuestion } from '@/testdata/testQuestion';
 import { Options } from './ChoiceSheet';
-import { choicesView, seasonView } from './seasonView';
+import { choicesView, seasonView } from '@/workers/seasonView';
 
 const weeds = [
   { weed: 'large-crabgrass', cover: 0.05, growing: false },

@@ -6,8 +6,8 @@ import { DayCard } from './DayCard';
 import { StripReader } from './StripReader';
 import { yearQuestion } from './useYear';
 import { YearPanel } from './YearPanel';
-import { yearView } from './yearView';
-import { seasonView } from './seasonView';
+import { yearView } from '@/workers/yearView';
+import { seasonView } from '@/workers/seasonView';
 
 jest.mock('@/workers/askSeason', () => ({ askYear: jest.fn() }));
 

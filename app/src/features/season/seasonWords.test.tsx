@@ -5,7 +5,7 @@ import '@/i18n/deepWords';
 import { SeasonStrip } from './SeasonStrip';
 import { productLines } from './productWords';
 import { checkWords, reasonWords } from './reasonWords';
-import { seasonView } from './seasonView';
+import { seasonView } from '@/workers/seasonView';
 import { stepName } from './stepName';
 import { QUESTION_ZONE, testQuestion } from '@/testdata/testQuestion';
 

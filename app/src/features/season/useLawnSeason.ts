@@ -11,7 +11,7 @@ import {
 import { useOutboxStore } from '@/state/sync/outboxStore';
 import { pendingMark } from '@/state/sync/overlay';
 import { askSeason } from '@/workers/askSeason';
-import type { SeasonQuestion } from './seasonView';
+import type { SeasonQuestion } from '@/workers/seasonView';
 
 const NONE: readonly never[] = [];
 const versions = (rows: readonly { id: string; version: number }[]) =>

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { askYear } from '@/workers/askSeason';
-import type { SeasonQuestion } from './seasonView';
-import type { YearQuestion } from './yearView';
+import type { SeasonQuestion } from '@/workers/seasonView';
+import type { YearQuestion } from '@/workers/yearView';
 import type { Zone } from '@alfombra/core';
 
 /** What the year of a zone of a lawn is worked out from. */

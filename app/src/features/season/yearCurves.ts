@@ -1,4 +1,4 @@
-import type { YearView } from './yearView';
+import type { YearView } from '@/workers/yearView';
 
 /** One curve of the year: its values a day, its band, the lines that matter and its scale. */
 export interface CurveData {

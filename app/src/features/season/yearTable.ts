@@ -1,5 +1,5 @@
 import type { LocalDate } from '@alfombra/core';
-import type { YearView } from './yearView';
+import type { YearView } from '@/workers/yearView';
 
 export interface WeekRow {
   /** First day of the week. */

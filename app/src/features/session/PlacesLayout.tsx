@@ -13,7 +13,7 @@ import { useSession } from '@/api/queries';
 import { RequestFailure } from '@/api/request';
 import { useFailureWords } from '@/api/useFailureWords';
 import { SyncStrip } from '@/features/sync/SyncStrip';
-import { useSync } from '@/state/sync/useSync';
+import { useSync } from '@/api/sync/useSync';
 import { Door, Failed, Loading, useWide, Words } from '@/ui';
 import { PLACES, whereIs, type Place } from './places';
 

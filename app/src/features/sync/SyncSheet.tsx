@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { useLawns } from '@/api/queries';
 import { useOutboxStore } from '@/state/sync/outboxStore';
 import type { PendingWrite } from '@/state/sync/pendingWrite';
-import { discardWrite, retryWrite, sendNow, settleConflict } from '@/state/sync/sync';
+import { discardWrite, retryWrite, sendNow, settleConflict } from '@/api/sync/sync';
 import { Button, Card, Chip, percent, Sheet, Words } from '@/ui';
 
 /** Everything that has not reached the server, oldest first, and what each needs. */

@@ -1,13 +1,15 @@
 import CloudOff from 'lucide-react-native/icons/cloud-off';
 import CloudUpload from 'lucide-react-native/icons/cloud-upload';
 import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Pressable } from 'react-native';
 import { useOutboxStore } from '@/state/sync/outboxStore';
 import { nearlyFull } from '@/state/sync/storageRoom';
 import { Words } from '@/ui';
-import { SyncSheet } from './SyncSheet';
+
+/** Its sheet comes when it is opened: the strip stands on every page. */
+const SyncSheet = lazy(async () => ({ default: (await import('./SyncSheet')).SyncSheet }));
 
 /** A line at the top while something waits, needs a choice, or the device is nearly full. */
 export function SyncStrip() {
@@ -39,7 +41,11 @@ export function SyncStrip() {
           {words.join(' · ')}
         </Words>
       </Pressable>
-      <SyncSheet open={open} onClose={() => setOpen(false)} />
+      {open ? (
+        <Suspense>
+          <SyncSheet open onClose={() => setOpen(false)} />
+        </Suspense>
+      ) : null}
     </>
   );
 }

@@ -13,7 +13,7 @@ jest.mock('@/api/queries', () => ({
 }));
 const settled: unknown[] = [];
 const discarded: number[] = [];
-jest.mock('@/state/sync/sync', () => ({
+jest.mock('@/api/sync/sync', () => ({
   sendNow: () => Promise.resolve(),
   settleConflict: (...given: unknown[]) => Promise.resolve(settled.push(given)),
   discardWrite: (seq: number) => Promise.resolve(discarded.push(seq)),

@@ -20,7 +20,7 @@ import { useTranslation } from 'react-i18next';
 import { Pressable, View } from 'react-native';
 import { usePutVisit, useSession } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
-import type { SeasonQuestion, SeasonView } from '@/features/season/seasonView';
+import type { SeasonQuestion, SeasonView } from '@/workers/seasonView';
 import { SeasonPending } from '@/features/season/SeasonPending';
 import { useLawnSeason } from '@/features/season/useLawnSeason';
 import { useWalkStore, type WalkDraft, type WeedDraft } from '@/state/walkStore';

@@ -14,7 +14,7 @@ import { v7 as uuid } from 'uuid';
 import { usePutLawn } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import { LawnPlan } from '@/features/lawns/LawnPlan';
-import type { SeasonQuestion, SeasonView } from '@/features/season/seasonView';
+import type { SeasonQuestion, SeasonView } from '@/workers/seasonView';
 import { SeasonPending } from '@/features/season/SeasonPending';
 import { useLawnSeason } from '@/features/season/useLawnSeason';
 import { useWalkStore, type WalkDraft, type WalkTab } from '@/state/walkStore';

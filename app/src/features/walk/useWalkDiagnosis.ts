@@ -15,7 +15,7 @@ import {
 } from '@alfombra/core/walking';
 import { useMemo } from 'react';
 import { useRecords, useSamples } from '@/api/queries';
-import type { SeasonQuestion, SeasonView } from '@/features/season/seasonView';
+import type { SeasonQuestion, SeasonView } from '@/workers/seasonView';
 import type { WalkDraft } from '@/state/walkStore';
 
 export interface WalkDiagnosis {

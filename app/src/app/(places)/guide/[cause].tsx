@@ -1,7 +1,6 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { CauseScreen } from '@/features/guide/CauseScreen';
 import { useLocalSearchParams } from 'expo-router';
-
-const CauseScreen = deepScreen('CauseScreen');
 
 export default function Cause() {
   const { cause } = useLocalSearchParams<{ cause: string }>();

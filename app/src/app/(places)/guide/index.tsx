@@ -1,3 +1,4 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { GuideScreen } from '@/features/guide/GuideScreen';
 
-export default deepScreen('GuideScreen');
+export default GuideScreen;

@@ -1,3 +1,4 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { PracticeScreen } from '@/features/practice/PracticeScreen';
 
-export default deepScreen('PracticeScreen');
+export default PracticeScreen;

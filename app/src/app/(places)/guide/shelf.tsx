@@ -1,3 +1,4 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { ShelfScreen } from '@/features/shelf/ShelfScreen';
 
-export default deepScreen('ShelfScreen');
+export default ShelfScreen;

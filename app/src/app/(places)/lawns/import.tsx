@@ -1,3 +1,4 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { ImportScreen } from '@/features/property/ImportScreen';
 
-export default deepScreen('ImportScreen');
+export default ImportScreen;

@@ -1,6 +1,5 @@
-import { deepScreen } from '@/features/deepScreen';
-
-const PropertyScreen = deepScreen('PropertyScreen');
+import '@/i18n/deepWords';
+import { PropertyScreen } from '@/features/property/PropertyScreen';
 
 export default function NewPropertyRoute() {
   return <PropertyScreen lawnId={null} />;

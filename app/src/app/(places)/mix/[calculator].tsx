@@ -1,7 +1,6 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { CalculatorScreen } from '@/features/calculators/CalculatorScreen';
 import { useLocalSearchParams } from 'expo-router';
-
-const CalculatorScreen = deepScreen('CalculatorScreen');
 
 export default function Route() {
   const { calculator } = useLocalSearchParams<{ calculator: string }>();

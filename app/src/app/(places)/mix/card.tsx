@@ -1,3 +1,4 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { FreeMixScreen } from '@/features/mix/FreeMixScreen';
 
-export default deepScreen('FreeMixScreen');
+export default FreeMixScreen;

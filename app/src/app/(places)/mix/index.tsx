@@ -1,3 +1,4 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { MixScreen } from '@/features/mix/MixScreen';
 
-export default deepScreen('MixScreen');
+export default MixScreen;

@@ -1,7 +1,6 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { LabelScreen } from '@/features/shelf/LabelScreen';
 import { useLocalSearchParams } from 'expo-router';
-
-const LabelScreen = deepScreen('LabelScreen');
 
 export default function Route() {
   const { label, base } = useLocalSearchParams<{ label: string; base?: string }>();

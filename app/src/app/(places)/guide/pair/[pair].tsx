@@ -1,7 +1,6 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { PairScreen } from '@/features/guide/PairScreen';
 import { useLocalSearchParams } from 'expo-router';
-
-const PairScreen = deepScreen('PairScreen');
 
 export default function Route() {
   const { pair } = useLocalSearchParams<{ pair: string }>();

@@ -1,7 +1,6 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { PlantScreen } from '@/features/guide/PlantScreen';
 import { useLocalSearchParams } from 'expo-router';
-
-const PlantScreen = deepScreen('PlantScreen');
 
 export default function Route() {
   const { plant } = useLocalSearchParams<{ plant: string }>();

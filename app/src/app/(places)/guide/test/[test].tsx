@@ -1,7 +1,6 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { TestScreen } from '@/features/guide/TestScreen';
 import { useLocalSearchParams } from 'expo-router';
-
-const TestScreen = deepScreen('TestScreen');
 
 export default function Route() {
   const { test } = useLocalSearchParams<{ test: string }>();

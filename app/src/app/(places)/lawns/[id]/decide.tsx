@@ -1,7 +1,6 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { DecideScreen } from '@/features/walk/DecideScreen';
 import { useLocalSearchParams } from 'expo-router';
-
-const DecideScreen = deepScreen('DecideScreen');
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,3 +1,4 @@
+import '@/i18n/deepWords';
 import { LawnScreen } from '@/features/lawns/LawnScreen';
 import { useLocalSearchParams } from 'expo-router';
 

@@ -1,7 +1,6 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { KeyScreen } from '@/features/key/KeyScreen';
 import { useLocalSearchParams } from 'expo-router';
-
-const KeyScreen = deepScreen('KeyScreen');
 
 export default function Route() {
   const { id, zone } = useLocalSearchParams<{ id: string; zone?: string }>();

@@ -1,7 +1,6 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { PhotosScreen } from '@/features/photos/PhotosScreen';
 import { useLocalSearchParams } from 'expo-router';
-
-const PhotosScreen = deepScreen('PhotosScreen');
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,7 +1,6 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { PlanScreen } from '@/features/plan/PlanScreen';
 import { useLocalSearchParams } from 'expo-router';
-
-const PlanScreen = deepScreen('PlanScreen');
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>();

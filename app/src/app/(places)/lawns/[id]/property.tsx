@@ -1,7 +1,6 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { PropertyScreen } from '@/features/property/PropertyScreen';
 import { useLocalSearchParams } from 'expo-router';
-
-const PropertyScreen = deepScreen('PropertyScreen');
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>();

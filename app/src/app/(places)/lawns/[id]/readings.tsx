@@ -1,7 +1,6 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { ReadingsScreen } from '@/features/readings/ReadingsScreen';
 import { useLocalSearchParams } from 'expo-router';
-
-const ReadingsScreen = deepScreen('ReadingsScreen');
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>();

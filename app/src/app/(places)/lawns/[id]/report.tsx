@@ -1,7 +1,6 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { ReportScreen } from '@/features/report/ReportScreen';
 import { useLocalSearchParams } from 'expo-router';
-
-const ReportScreen = deepScreen('ReportScreen');
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,7 +1,6 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { LawnSeasonScreen } from '@/features/season/LawnSeasonScreen';
 import { useLocalSearchParams } from 'expo-router';
-
-const LawnSeasonScreen = deepScreen('LawnSeasonScreen');
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>();

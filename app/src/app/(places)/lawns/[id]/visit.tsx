@@ -1,7 +1,6 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { VisitScreen } from '@/features/visit/VisitScreen';
 import { useLocalSearchParams } from 'expo-router';
-
-const VisitScreen = deepScreen('VisitScreen');
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,7 +1,6 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { WalkScreen } from '@/features/walk/WalkScreen';
 import { useLocalSearchParams } from 'expo-router';
-
-const WalkScreen = deepScreen('WalkScreen');
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,7 +1,6 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { StepMixScreen } from '@/features/mix/StepMixScreen';
 import { useLocalSearchParams } from 'expo-router';
-
-const StepMixScreen = deepScreen('StepMixScreen');
 
 export default function Route() {
   const { id, step } = useLocalSearchParams<{ id: string; step: string }>();

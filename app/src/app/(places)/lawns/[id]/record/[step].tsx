@@ -1,7 +1,6 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { RecordScreen } from '@/features/record/RecordScreen';
 import { useLocalSearchParams } from 'expo-router';
-
-const RecordScreen = deepScreen('RecordScreen');
 
 export default function Route() {
   const { id, step } = useLocalSearchParams<{ id: string; step: string }>();

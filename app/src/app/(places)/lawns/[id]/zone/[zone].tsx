@@ -1,7 +1,6 @@
-import { deepScreen } from '@/features/deepScreen';
+import '@/i18n/deepWords';
+import { ZoneScreen } from '@/features/visit/ZoneScreen';
 import { useLocalSearchParams } from 'expo-router';
-
-const ZoneScreen = deepScreen('ZoneScreen');
 
 export default function Route() {
   const { id, zone } = useLocalSearchParams<{ id: string; zone: string }>();

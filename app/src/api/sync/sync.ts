@@ -1,9 +1,9 @@
 import type { Json } from '@alfombra/core';
-import { RequestFailure } from '@/api/request';
-import { Outbox, type NewWrite } from './outbox';
-import { openOutbox, type OutboxDatabase } from './outboxDatabase';
-import { useOutboxStore } from './outboxStore';
-import type { PendingWrite, ServerDocument } from './pendingWrite';
+import { RequestFailure } from '../request';
+import { Outbox, type NewWrite } from '@/state/sync/outbox';
+import { openOutbox, type OutboxDatabase } from '@/state/sync/outboxDatabase';
+import { useOutboxStore } from '@/state/sync/outboxStore';
+import type { PendingWrite, ServerDocument } from '@/state/sync/pendingWrite';
 import { sendWrite } from './sendWrite';
 
 /** How long a screen waits for the server's word before it goes on with the device's own. */

@@ -1,9 +1,9 @@
 import type { FailureCode, Json } from '@alfombra/core';
 import { z } from 'zod';
-import { request, RequestFailure } from '@/api/request';
-import type { SendResult } from './outbox';
-import type { OutboxDatabase } from './outboxDatabase';
-import type { DocumentKind, PendingWrite, ServerDocument } from './pendingWrite';
+import { request, RequestFailure } from '../request';
+import type { SendResult } from '@/state/sync/outbox';
+import type { OutboxDatabase } from '@/state/sync/outboxDatabase';
+import type { DocumentKind, PendingWrite, ServerDocument } from '@/state/sync/pendingWrite';
 
 /** Address of a kind's documents. */
 const FOLDER: Record<DocumentKind, string> = {

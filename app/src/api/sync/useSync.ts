@@ -1,15 +1,20 @@
-import { takeAlongSchema, type User } from '@alfombra/core';
-import { useQueryClient, type QueryClient, type QueryKey } from '@tanstack/react-query';
+import type { User } from '@alfombra/core';
+import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { persister } from '@/api/queryClient';
-import { keys, type LawnPart } from '@/api/queries';
-import { request } from '@/api/request';
-import { useOutboxStore } from './outboxStore';
-import type { DocumentKind, PendingWrite, ServerDocument } from './pendingWrite';
+import { persister } from '../queryClient';
+import { keys, type LawnPart } from '../keys';
+import { lawnsQuery } from '../lawns';
+import type { DocumentKind, PendingWrite, ServerDocument } from '@/state/sync/pendingWrite';
+import { registerServiceWorker } from '@/state/serviceWorker';
 import { startSync } from './sync';
+import { stopTakingAlong, takeAlong } from './takeAlong';
 
 /** How old what was taken along may grow while there is a line. */
 const TAKE_ALONG_EVERY_MS = 15 * 60_000;
+
+const LOOKS_EVERY_MS = 250;
+const SETTLES_MS = 1500;
+const LONGEST_WAIT_MS = 15_000;
 
 const PART: Partial<Record<DocumentKind, LawnPart>> = {
   visit: 'visits',
@@ -38,15 +43,39 @@ export function useSync(user: User | undefined): void {
     });
     // Who is signed in is known without a line, too.
     void persister.persistQueryByKey(keys.session, client);
-    const take = () => void takeAlong(client).catch(() => undefined);
-    take();
+    // The list itself comes by its own address, and may not have been looked at.
+    const take = () => void client.prefetchQuery(lawnsQuery).then(() => takeAlong(client));
     const timer = setInterval(take, TAKE_ALONG_EVERY_MS);
+    const stopWaiting = whenListed(client, () => {
+      registerServiceWorker();
+      take();
+    });
     return () => {
       ended = true;
       clearInterval(timer);
+      stopWaiting();
+      stopTakingAlong();
       stop?.();
     };
   }, [client, id]);
+}
+
+/**
+ * Runs once the list of lawns is there, or after a while without it: what is fetched ahead for work
+ * without a signal must not stand in the way of what somebody waits for.
+ */
+function whenListed(client: QueryClient, then: () => void): () => void {
+  let timer: ReturnType<typeof setTimeout>;
+  const started = Date.now();
+  const look = () => {
+    const there = client.getQueryState(keys.lawns)?.status === 'success';
+    // The list is drawn in the turns after it has come.
+    if (there) timer = setTimeout(then, SETTLES_MS);
+    else if (Date.now() - started > LONGEST_WAIT_MS) then();
+    else timer = setTimeout(look, LOOKS_EVERY_MS);
+  };
+  look();
+  return () => clearTimeout(timer);
 }
 
 /** An acknowledged write takes its place among what the server said, before it is asked again. */
@@ -66,26 +95,4 @@ function intoCache(client: QueryClient, write: PendingWrite, document: ServerDoc
     void client.invalidateQueries({ queryKey: keys.ofLawn(write.lawnId, part) });
   }
   void client.invalidateQueries({ queryKey: keys.lawns });
-}
-
-/** Puts everything that the phone may need onto the device. */
-export async function takeAlong(client: QueryClient): Promise<void> {
-  const all = await request(takeAlongSchema, 'GET', '/api/take-along');
-  const put = async (key: QueryKey, data: unknown) => {
-    client.setQueryData(key, data);
-    await persister.persistQueryByKey(key, client);
-  };
-  await put(keys.company, all.company);
-  await put(keys.customers, all.customers);
-  await put(keys.lawns, all.summaries);
-  for (const [stationId, weather] of Object.entries(all.weather)) {
-    await put(keys.weather(stationId), weather);
-  }
-  for (const { lawn, ...parts } of all.files) {
-    await put(keys.lawn(lawn.id), lawn);
-    for (const [part, list] of Object.entries(parts)) {
-      await put(keys.ofLawn(lawn.id, part as LawnPart), list);
-    }
-  }
-  useOutboxStore.getState().set({ takenAlong: all.files.length });
 }

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
-import { openOutbox, type OutboxDatabase } from './outboxDatabase';
-import { useOutboxStore } from './outboxStore';
-import type { PendingWrite } from './pendingWrite';
+import { openOutbox, type OutboxDatabase } from '@/state/sync/outboxDatabase';
+import { useOutboxStore } from '@/state/sync/outboxStore';
+import type { PendingWrite } from '@/state/sync/pendingWrite';
 import { sendWrite, serverDocument } from './sendWrite';
 
 const realFetch = global.fetch;

@@ -1,0 +1,34 @@
+// React Native for the web, the parts that the app and its libraries use: the original index brings its animations,
+// lists, touchables and switches with it, used or not.
+export { default as unstable_createElement } from 'react-native-web/dist/exports/createElement';
+export { default as AccessibilityInfo } from 'react-native-web/dist/exports/AccessibilityInfo';
+export { default as Appearance } from 'react-native-web/dist/exports/Appearance';
+export { default as AppRegistry } from 'react-native-web/dist/exports/AppRegistry';
+export { default as AppState } from 'react-native-web/dist/exports/AppState';
+export { default as BackHandler } from 'react-native-web/dist/exports/BackHandler';
+export { default as DeviceEventEmitter } from 'react-native-web/dist/exports/DeviceEventEmitter';
+export { default as Dimensions } from 'react-native-web/dist/exports/Dimensions';
+export { default as Easing } from 'react-native-web/dist/exports/Easing';
+export { default as I18nManager } from 'react-native-web/dist/exports/I18nManager';
+export { default as Image } from 'react-native-web/dist/exports/Image';
+export { default as InteractionManager } from 'react-native-web/dist/exports/InteractionManager';
+export { default as Keyboard } from 'react-native-web/dist/exports/Keyboard';
+export { default as Linking } from 'react-native-web/dist/exports/Linking';
+export { default as LogBox } from 'react-native-web/dist/exports/LogBox';
+export { default as NativeEventEmitter } from 'react-native-web/dist/exports/NativeEventEmitter';
+export { default as NativeModules } from 'react-native-web/dist/exports/NativeModules';
+export { default as PixelRatio } from 'react-native-web/dist/exports/PixelRatio';
+export { default as Platform } from 'react-native-web/dist/exports/Platform';
+export { default as Pressable } from 'react-native-web/dist/exports/Pressable';
+export { default as ScrollView } from 'react-native-web/dist/exports/ScrollView';
+export { default as StatusBar } from 'react-native-web/dist/exports/StatusBar';
+export { default as StyleSheet } from 'react-native-web/dist/exports/StyleSheet';
+export { default as Text } from 'react-native-web/dist/exports/Text';
+export { default as TextInput } from 'react-native-web/dist/exports/TextInput';
+export { default as UIManager } from 'react-native-web/dist/exports/UIManager';
+export { default as View } from 'react-native-web/dist/exports/View';
+export { default as findNodeHandle } from 'react-native-web/dist/exports/findNodeHandle';
+export { default as processColor } from 'react-native-web/dist/exports/processColor';
+export { default as useColorScheme } from 'react-native-web/dist/exports/useColorScheme';
+export { default as useLocaleContext } from 'react-native-web/dist/exports/useLocaleContext';
+export { default as useWindowDimensions } from 'react-native-web/dist/exports/useWindowDimensions';

@@ -1,0 +1,22 @@
+import type { DocumentKind } from '@/state/sync/pendingWrite';
+import type { QueryKey } from '@tanstack/react-query';
+
+export const MINUTE = 60_000;
+
+/** Keys of everything that is asked for; under `lawn` lies all that belongs to one. */
+export const keys = {
+  session: ['session'] as const,
+  company: ['company'] as const,
+  customers: ['customers'] as const,
+  lawns: ['lawns'] as const,
+  lawn: (id: string) => ['lawn', id] as const,
+  ofLawn: (id: string, what: LawnPart) => ['lawn', id, what] as const,
+  weather: (stationId: string) => ['weather', stationId] as const,
+};
+export type LawnPart = 'visits' | 'records' | 'readings' | 'samples' | 'photos' | 'reports';
+
+/** Queries that a write of a kind makes stale. */
+export function staleAfter(kind: DocumentKind, lawnId: string | null): QueryKey[] {
+  if (kind === 'customer') return [keys.customers];
+  return lawnId ? [keys.lawn(lawnId), keys.lawns] : [keys.lawns];
+}

@@ -1,0 +1,76 @@
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useLayoutEffect, useRef, useState, type ReactNode, type RefObject } from 'react';
+import { View } from 'react-native';
+
+/** The scrolling frame of a `Screen`, as it hands it out. */
+export type Scroller = RefObject<{ getScrollableNode: () => unknown } | null>;
+
+/** The node that scrolls; nothing before it is there. */
+const frameOf = (scroller: Scroller) =>
+  (scroller.current?.getScrollableNode() as HTMLElement | undefined) ?? null;
+
+const GAP = 12;
+/** Rows drawn beyond what is in sight: the next stops of the Tab key. */
+const OVERSCAN = 6;
+
+/** A list of any length inside a scrolling screen: only the rows about to be seen are drawn. */
+export function VirtualList<Item>({
+  scroller,
+  items,
+  keyOf,
+  estimate,
+  children,
+}: {
+  scroller: Scroller;
+  items: readonly Item[];
+  keyOf: (item: Item) => string;
+  /** About how high a row is, px; each is measured when it is drawn. */
+  estimate: number;
+  children: (item: Item) => ReactNode;
+}) {
+  const list = useRef<View>(null);
+  const [margin, setMargin] = useState(0);
+
+  useLayoutEffect(() => {
+    // What stands above the list in the same frame: title, search, buttons.
+    const own = list.current as unknown as HTMLElement | null;
+    const around = frameOf(scroller);
+    if (own && around) {
+      setMargin(
+        own.getBoundingClientRect().top - around.getBoundingClientRect().top + around.scrollTop,
+      );
+    }
+  }, [scroller, items.length]);
+  const rows = useVirtualizer({
+    count: items.length,
+    getScrollElement: () => frameOf(scroller),
+    estimateSize: () => estimate,
+    getItemKey: (index) => keyOf(items[index] as Item),
+    overscan: OVERSCAN,
+    gap: GAP,
+    scrollMargin: margin,
+  });
+  return (
+    <View ref={list} role="list" style={{ height: rows.getTotalSize() }}>
+      {rows.getVirtualItems().map(({ key, index, start }) => (
+        <View
+          key={key}
+          ref={(row) => rows.measureElement(row as unknown as Element | null)}
+          {...{ dataSet: { index } }}
+          role="listitem"
+          aria-setsize={items.length}
+          aria-posinset={index + 1}
+          style={{
+            position: 'absolute',
+            top: 0,
+            left: 0,
+            right: 0,
+            transform: [{ translateY: start - margin }],
+          }}
+        >
+          {children(items[index] as Item)}
+        </View>
+      ))}
+    </View>
+  );
+}
