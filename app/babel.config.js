@@ -1,5 +1,5 @@
-const { existsSync } = require('node:fs');
 const { join } = require('node:path');
+const { LIBRARIES } = require('./bundling/libraries');
 
 const CORE = join(__dirname, '../core');
 
@@ -30,20 +30,6 @@ const declared = {
   'expo-router': (name) => ROUTER[name]?.(name),
   'react-native': native,
   'react-native-web': native,
-};
-
-const library = (name, file) => {
-  const places = [join(__dirname, 'node_modules'), join(__dirname, '../node_modules')];
-  return places.map((place) => join(place, name, file)).find(existsSync);
-};
-/** Libraries whose index names every part of them, as ES modules. */
-const LIBRARIES = {
-  '@tanstack/query-core': library('@tanstack/query-core', 'build/modern/index.js'),
-  '@tanstack/react-query': library('@tanstack/react-query', 'build/modern/index.js'),
-  'd3-scale': library('d3-scale', 'src/index.js'),
-  'd3-shape': library('d3-shape', 'src/index.js'),
-  'react-i18next': library('react-i18next', 'dist/es/index.js'),
-  uuid: library('uuid', 'dist/esm-browser/index.js'),
 };
 
 module.exports = function (api) {

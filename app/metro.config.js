@@ -4,6 +4,7 @@ const path = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 const { withNativeWind } = require('nativewind/metro');
 const { chunksByRoute } = require('./bundling/chunks');
+const { LIBRARIES } = require('./bundling/libraries');
 const { makeTables } = require('./bundling/tables');
 
 const config = getDefaultConfig(__dirname);
@@ -24,7 +25,14 @@ if (shipped) {
           .match(/^export .*$/gm)
           ?.join('\n') ?? '',
     );
-  config.cacheVersion = createHash('sha256').update(barrels.join('\n')).digest('hex');
+  // So does a change of how they are taken apart.
+  const ways = ['babel.config.js', 'bundling/barrels.js'].map((file) =>
+    readFileSync(path.join(__dirname, file), 'utf8'),
+  );
+  // The addresses written are absolute: another checkout, or a package that npm has moved, is another cache.
+  config.cacheVersion = createHash('sha256')
+    .update([__dirname, JSON.stringify(LIBRARIES), ...barrels, ...ways].join('\n'))
+    .digest('hex');
 }
 
 const tables = shipped
@@ -37,32 +45,39 @@ const tables = shipped
 
 const ROUTES = path.join(__dirname, 'src/app');
 const route = (file) => path.join(ROUTES, file);
-/** Loaded at the door: what two of them share is common to all pages. */
-const FIRST = ['_layout.tsx', 'sign-in.tsx', 'index.tsx', '(places)/_layout.tsx'];
+const feature = (file) => path.join(__dirname, 'src/features', file);
+const PLACES = feature('session/PlacesLayout.tsx');
+const LAWNS = feature('lawns/LawnsLayout.tsx');
+/** Outside the places: the door, a customer's page. */
+const OUTSIDE = ['sign-in.tsx', 'index.tsx', '+not-found.tsx', 'report/'].map(route);
 if (shipped) {
   chunksByRoute(
     {
-      eager: FIRST.map((file) => new RegExp(`^${route(file).replace(/[()[\].]/g, '\\$&')}$`)),
+      // Loaded at the door: what two of them share is common to all pages.
+      eager: [route('_layout.tsx'), route('sign-in.tsx'), route('index.tsx'), PLACES],
       covers: (file) => {
-        const outside = ['sign-in.tsx', 'index.tsx', '+not-found.tsx', 'report/'].some((start) =>
-          file.startsWith(route(start)),
-        );
-        const layouts = [route('_layout.tsx')];
-        if (!outside && file !== route('_layout.tsx')) layouts.push(route('(places)/_layout.tsx'));
-        if (file.startsWith(route('(places)/lawns/')))
-          layouts.push(route('(places)/lawns/_layout.tsx'));
-        return layouts;
+        const around = [route('_layout.tsx')];
+        // The router asks for every layout at once: as files they are a line each, and need nothing around.
+        if (
+          path.basename(file) === '_layout.tsx' ||
+          OUTSIDE.some((start) => file.startsWith(start))
+        ) {
+          return around;
+        }
+        if (file !== PLACES) around.push(PLACES);
+        if (file.startsWith(route('(places)/lawns/'))) around.push(LAWNS);
+        return around;
       },
     },
     new Map([...tables.values()].map(({ path: file, url }) => [file, url])),
-    (addresses) =>
+    (chunks) =>
       writeFileSync(
         path.join(__dirname, '.tables/routes.json'),
         JSON.stringify(
           Object.fromEntries(
-            Object.entries(addresses)
-              .filter(([file]) => file.startsWith(ROUTES))
-              .map(([file, urls]) => [path.relative(ROUTES, file), urls]),
+            chunks
+              .filter(({ file }) => file.startsWith(ROUTES))
+              .map(({ file, urls }) => [path.relative(ROUTES, file), urls]),
           ),
         ),
       ),

@@ -23,8 +23,8 @@ for (const [size, viewport] of [
     const elsewhere: string[] = [];
     const id = (testId: string) => page.getByTestId(testId).first();
     const share = async (cause: string) => {
-      const label = await id(`cause-${cause}`).getAttribute('aria-label');
-      return Number(/(\d+) %/.exec(label ?? '')?.[1] ?? 0);
+      const words = await id(`cause-${cause}`).innerText();
+      return Number(/(\d+) %/.exec(words)?.[1] ?? 0);
     };
     const signIn = async () => {
       await id('email').fill('technician@alfombra.demo');
@@ -94,7 +94,7 @@ for (const [size, viewport] of [
       await page.getByRole('img', { name: /Plan of 14 Larkspur Bend/ }).waitFor();
       await page.getByRole('img', { name: /Soil temperature over the year/ }).waitFor();
       await page.getByText('Common bermuda', { exact: true }).waitFor();
-      await page.getByRole('button', { name: /Soil at 2 in: Why/ }).click();
+      await page.getByRole('button', { name: /°F Why$/ }).click();
       await page.getByText('probe readings move the model').waitFor();
       await page.getByRole('button', { name: 'Close' }).last().click();
     });

@@ -24,8 +24,8 @@ const latinUpTo = (last) =>
       (code) => code < 0x7f || code > 0x9f,
     ),
   );
-/** Headings: western Europe's letters and the signs between words. */
-const HEADING = `${latinUpTo(0xff)}–—‘’“”…•·×→−≥≤°²′″`;
+/** Headings: the letters of English and its neighbours, and the signs between words; others fall back. */
+const HEADING = `${latinUpTo(0x7e)}ÀÁÂÄÇÈÉÊÍÑÓÔÖÚÜßàáâãäåæçèéêëíîïñóôõöøùúûü¡¿°²·×–—‘’“”…→−`;
 
 /** Text: the letters that names are written in, and every sign that our sources show. */
 function letters() {

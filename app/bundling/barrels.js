@@ -25,7 +25,16 @@ function exportsOf(file) {
   if (before) return before;
   const names = new Map();
   known.set(file, names);
+  const imported = new Map();
   for (const node of parse(readFileSync(file, 'utf8'), SOURCE).program.body) {
+    if (node.type === 'ImportDeclaration' && node.importKind !== 'type') {
+      const from = node.source.value.startsWith('.')
+        ? fileOf(resolve(dirname(file), node.source.value))
+        : null;
+      for (const { type, local, imported: theirs } of node.specifiers) {
+        if (from && type === 'ImportSpecifier') imported.set(local.name, [from, theirs.name]);
+      }
+    }
     if (node.exportKind === 'type') continue;
     const from = node.source ? fileOf(resolve(dirname(file), node.source.value)) : null;
     if (node.type === 'ExportAllDeclaration' && from) {
@@ -39,7 +48,13 @@ function exportsOf(file) {
       }
     } else if (node.type === 'ExportNamedDeclaration') {
       for (const { local, exported, exportKind } of node.specifiers) {
-        if (exportKind !== 'type') names.set(exported.name, { file, name: local.name });
+        if (exportKind === 'type') continue;
+        // Some barrels import first and export at their end.
+        const [from, theirs] = imported.get(local.name) ?? [];
+        names.set(
+          exported.name,
+          (from && exportsOf(from).get(theirs)) || { file, name: exported.name },
+        );
       }
       const { declaration } = node;
       const declared =
@@ -69,26 +84,57 @@ module.exports = function barrels({ types: t }, { packages, declared: foreign, a
     if (name.startsWith('@/')) return fileOf(join(alias, name.slice(2)));
     return name.startsWith('.') ? fileOf(resolve(dirname(from), name)) : null;
   };
+  /** How a name of a module is found where it is declared; nothing for a module that is no barrel. */
+  const finderOf = (name, from) => {
+    const declares = foreign[name];
+    // Inside other packages only the packages that are named: their own files are not ours to judge.
+    if (from.includes('node_modules') && !packages[name]) return null;
+    if (declares) {
+      return (wanted) => {
+        const [file, exported] = declares(wanted) ?? [];
+        return file && { file, name: exported };
+      };
+    }
+    const target = resolved(name, from);
+    if (!/\.(tsx?|m?js)$/.test(target ?? '')) return null;
+    return (wanted) => {
+      const declared = exportsOf(target).get(wanted);
+      return declared?.file === target ? undefined : declared;
+    };
+  };
+  const address = ({ file }) => t.stringLiteral(file.replace(/\.tsx?$/, ''));
   return {
     name: 'barrels',
     visitor: {
+      ExportNamedDeclaration(path, state) {
+        const { node } = path;
+        if (!node.source || node.exportKind === 'type') return;
+        const find = finderOf(node.source.value, state.filename ?? '');
+        if (!find) return;
+        const apart = [];
+        const rest = [];
+        for (const specifier of node.specifiers) {
+          const declared = specifier.exportKind === 'type' ? undefined : find(specifier.local.name);
+          if (declared) apart.push({ specifier, declared });
+          else rest.push(specifier);
+        }
+        if (apart.length === 0) return;
+        path.replaceWithMultiple([
+          ...apart.map(({ specifier, declared }) =>
+            t.exportNamedDeclaration(
+              null,
+              [t.exportSpecifier(t.identifier(declared.name), specifier.exported)],
+              address(declared),
+            ),
+          ),
+          ...(rest.length > 0 ? [t.exportNamedDeclaration(null, rest, node.source)] : []),
+        ]);
+      },
       ImportDeclaration(path, state) {
         const { node } = path;
         if (node.importKind === 'type' || node.specifiers.length === 0) return;
-        const from = state.filename ?? '';
-        const declares = foreign[node.source.value];
-        // Inside other packages only the packages that are named: their own files are not ours to judge.
-        if (from.includes('node_modules') && !packages[node.source.value]) return;
-        const target = declares ? null : resolved(node.source.value, from);
-        if (!declares && !/\.(tsx?|m?js)$/.test(target ?? '')) return;
-        const find = (name) => {
-          if (declares) {
-            const [file, exported] = declares(name) ?? [];
-            return file && { file, name: exported };
-          }
-          const declared = exportsOf(target).get(name);
-          return declared?.file === target ? undefined : declared;
-        };
+        const find = finderOf(node.source.value, state.filename ?? '');
+        if (!find) return;
         const apart = [];
         const rest = [];
         for (const specifier of node.specifiers) {
@@ -109,7 +155,7 @@ module.exports = function barrels({ types: t }, { packages, declared: foreign, a
                   ? t.importDefaultSpecifier(specifier.local)
                   : t.importSpecifier(specifier.local, t.identifier(declared.name)),
               ],
-              t.stringLiteral(declared.file.replace(/\.tsx?$/, '')),
+              address(declared),
             ),
           ),
           ...(values.length > 0 ? [t.importDeclaration(values, node.source)] : []),

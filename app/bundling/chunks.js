@@ -29,6 +29,14 @@ function closureOf(entries, graph) {
   return found;
 }
 
+/** What the entry of a chunk itself imports later. */
+const laterOf = (chunk) =>
+  [...chunk.entries].flatMap((entry) =>
+    [...entry.dependencies.values()]
+      .filter((dependency) => dependency.data.data.asyncType && dependency.absolutePath)
+      .map(({ absolutePath }) => absolutePath),
+  );
+
 const bytesOf = (modules) =>
   [...modules].reduce(
     (sum, { output }) =>
@@ -50,7 +58,7 @@ function asyncTargets(graph) {
 }
 
 /**
- * @param rules.eager routes whose chunks the page at the door loads: what two of them share is common
+ * @param rules.eager modules that the page at the door loads later: what two of them share is common
  * @param rules.covers layouts that are loaded before a route under them, outermost first: what they
  *   have is not written again. `(path) => layouts' paths`
  */
@@ -67,7 +75,7 @@ function redistribute(chunks, chunksByPath, rules) {
 
   const lazy = [...targets.values()].filter((target) => !inEntry.has(target));
   const needs = new Map(lazy.map((target) => [target.path, closureOf([target], graph)]));
-  const eager = lazy.filter(({ path }) => rules.eager.some((pattern) => pattern.test(path)));
+  const eager = lazy.filter(({ path }) => rules.eager.includes(path));
   const common = new Set();
   const seen = new Set();
   for (const { path } of eager) {
@@ -162,7 +170,7 @@ function redistribute(chunks, chunksByPath, rules) {
  * Takes the place of Expo's choice of chunks.
  * @param rules see `redistribute`
  * @param tableOf address of the table that a module stands in for, by the module's path
- * @param tell gets, once they are known, the addresses of each module that is loaded later, by its path
+ * @param tell gets, once they are known, `{ file, urls }` of each module that is loaded later
  */
 function chunksByRoute(rules, tableOf, tell) {
   const tablesOf = (chunk) =>
@@ -181,12 +189,17 @@ function chunksByRoute(rules, tableOf, tell) {
       const lazy = [...given.chunks].filter(
         ({ isAsync, isVendor, sealed }) => isAsync && !isVendor && !sealed,
       );
+      const byPath = new Map(
+        lazy.flatMap((chunk) => [...chunk.entries].map(({ path }) => [path, chunk])),
+      );
       tell(
-        Object.fromEntries(
-          lazy.flatMap((chunk) =>
-            [...chunk.entries].map(({ path }) => [path, addressesOf(chunk, names)]),
+        [...byPath].map(([file, chunk]) => ({
+          file,
+          // With a route, what its own file imports later: a layout that is drawn at once.
+          urls: [chunk, ...laterOf(chunk).flatMap((path) => byPath.get(path) ?? [])].flatMap(
+            (entry) => addressesOf(entry, names),
           ),
-        ),
+        })),
       );
     }
     return names;

@@ -4,5 +4,6 @@ export * from './keys';
 export * from './lawnFile';
 export * from './lawns';
 export * from './session';
+export * from './signIn';
 export * from './weather';
 export * from './writes';

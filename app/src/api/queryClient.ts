@@ -1,5 +1,6 @@
 import { experimental_createQueryPersister } from '@tanstack/query-persist-client-core';
-import { MutationCache, QueryCache, QueryClient } from '@tanstack/react-query';
+// From the core itself: the index of the hooks would bring all of them to the door.
+import { MutationCache, QueryCache, QueryClient } from '@tanstack/query-core';
 import { answerStore, clearAnswers } from './answerStore';
 import { keys } from './keys';
 import { RequestFailure } from './request';

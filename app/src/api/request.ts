@@ -1,4 +1,4 @@
-import { failureSchema, type FailureCode } from '@alfombra/core';
+import type { FailureCode } from '@alfombra/core';
 import type { z } from 'zod';
 import { noticeLine } from '@/state/sync/outboxStore';
 
@@ -48,8 +48,10 @@ async function send(method: string, url: string, payload: Payload = {}): Promise
   if (response.status === 204) return undefined;
   const json: unknown = await response.json().catch(() => null);
   if (response.ok) return json;
-  const failure = failureSchema.safeParse(json);
-  if (!failure.success) throw new RequestFailure('internal', 'internal');
+  // Fetched when something fails: the page at the door does without the schemas.
+  const contracts = await import('./doorContracts').catch(() => null);
+  const failure = contracts?.failureSchema.safeParse(json);
+  if (!failure?.success) throw new RequestFailure('internal', 'internal');
   const { code, message, path, issues } = failure.data.error;
   throw new RequestFailure(code, message, path, issues);
 }

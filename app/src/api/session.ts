@@ -1,4 +1,4 @@
-import { userSchema, type SignIn } from '@alfombra/core';
+import { userSchema } from '@alfombra/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { keys, MINUTE } from './keys';
 import { remove, request } from './request';
@@ -10,17 +10,6 @@ export const useSession = () =>
     retry: false,
     staleTime: 5 * MINUTE,
   });
-
-export function useSignIn() {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: (who: SignIn) => request(userSchema, 'POST', '/api/session', { body: who }),
-    onSuccess: async (user) => {
-      client.setQueryData(keys.session, user);
-      await client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
-    },
-  });
-}
 
 export function useSignOut() {
   const client = useQueryClient();

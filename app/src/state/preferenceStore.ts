@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
-import { numberText, type NumberText } from '@/ui/numberText';
+import type { NumberText } from '@/ui/numberText';
 
 interface PreferenceState {
   /** Usable size of the tank on the truck, gal. */
@@ -16,17 +16,17 @@ interface PreferenceState {
   setPace: (pace: { paces: NumberText; feet: NumberText }) => void;
 }
 
-/** What a technician sets once. */
+/** What a technician sets once. Whole figures are written alike everywhere. */
 export const usePreferenceStore = create<PreferenceState>()(
   persist(
     (set) => ({
-      tankGal: numberText(4),
+      tankGal: '4' as NumberText,
       setTank: (tankGal) => set({ tankGal }),
       sunBright: false,
       setSunBright: (sunBright) => set({ sunBright }),
       lengthUnit: 'ft',
       setLengthUnit: (lengthUnit) => set({ lengthUnit }),
-      pace: { paces: numberText(40), feet: numberText(100) },
+      pace: { paces: '40' as NumberText, feet: '100' as NumberText },
       setPace: (pace) => set({ pace }),
     }),
     { name: 'alfombra-preferences', version: 1 },

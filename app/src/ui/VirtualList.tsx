@@ -1,5 +1,13 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useLayoutEffect, useRef, useState, type ReactNode, type RefObject } from 'react';
+import {
+  memo,
+  useDeferredValue,
+  useLayoutEffect,
+  useRef,
+  useState,
+  type ReactNode,
+  type RefObject,
+} from 'react';
 import { View } from 'react-native';
 
 /** The scrolling frame of a `Screen`, as it hands it out. */
@@ -11,7 +19,24 @@ const frameOf = (scroller: Scroller) =>
 
 const GAP = 12;
 /** Rows drawn beyond what is in sight: the next stops of the Tab key. */
-const OVERSCAN = 6;
+const OVERSCAN = 8;
+
+/**
+ * A row is drawn again when its item or the way to draw it changes, not at each step of the scrolling; and
+ * first as an empty place, so that drawing it, well before it is in sight, holds up no frame.
+ */
+const Row = memo(function Row({
+  item,
+  height,
+  draw,
+}: {
+  item: unknown;
+  height: number;
+  draw: (item: never) => ReactNode;
+}) {
+  const drawn = useDeferredValue(true, false);
+  return drawn ? draw(item as never) : <View style={{ height }} />;
+});
 
 /** A list of any length inside a scrolling screen: only the rows about to be seen are drawn. */
 export function VirtualList<Item>({
@@ -26,6 +51,7 @@ export function VirtualList<Item>({
   keyOf: (item: Item) => string;
   /** About how high a row is, px; each is measured when it is drawn. */
   estimate: number;
+  /** Draws an item; the same function as long as it draws alike. */
   children: (item: Item) => ReactNode;
 }) {
   const list = useRef<View>(null);
@@ -49,6 +75,7 @@ export function VirtualList<Item>({
     overscan: OVERSCAN,
     gap: GAP,
     scrollMargin: margin,
+    useFlushSync: false,
   });
   return (
     <View ref={list} role="list" style={{ height: rows.getTotalSize() }}>
@@ -68,7 +95,7 @@ export function VirtualList<Item>({
             transform: [{ translateY: start - margin }],
           }}
         >
-          {children(items[index] as Item)}
+          <Row item={items[index]} height={estimate} draw={children} />
         </View>
       ))}
     </View>

@@ -2,8 +2,11 @@ import { useEffect, useRef } from 'react';
 
 /** Sheets that are open, the topmost last, by the mark each left in the browser's history. */
 const open: { mark: string; close: () => void }[] = [];
-/** A step back that we take ourselves, to remove a mark: nobody else may act on it. */
-let ownSteps = 0;
+/**
+ * Steps back that we take ourselves, to remove a mark: nobody else may act on them. A browser drops the focus
+ * at each; what had it gets it back.
+ */
+const ownSteps: (Element | null)[] = [];
 let marks = 0;
 /** The router puts its own entry into the history some moments after it was asked to move. */
 const ROUTER_SETTLES_MS = 60;
@@ -13,9 +16,9 @@ const markNow = (): string | undefined =>
 
 /** Before the router hears of it: a step back with a sheet open closes the sheet and moves nowhere. */
 function onPopState(event: PopStateEvent): void {
-  if (ownSteps > 0) {
-    ownSteps -= 1;
+  if (ownSteps.length > 0) {
     event.stopImmediatePropagation();
+    (ownSteps.shift() as HTMLElement | null)?.focus();
     return;
   }
   const top = open.at(-1);
@@ -45,7 +48,7 @@ export function useBackCloses(isOpen: boolean, onClose: () => void): void {
       setTimeout(() => {
         // Closed by a button: the mark goes, unless the page has moved on over it meanwhile.
         if (markNow() === entry.mark) {
-          ownSteps += 1;
+          ownSteps.push(document.activeElement);
           window.history.back();
         }
       }, ROUTER_SETTLES_MS);

@@ -4,7 +4,7 @@ import { cases } from '../units/testdata/cases';
 import { herbicides, treatments } from '../knowledge';
 import type { Application } from '../rates';
 import { atKerb, type KerbHour, type Seen } from './atKerb';
-import type { CheckContext } from './checkApplication';
+import type { CheckContext } from './checkContext';
 
 const context: CheckContext = {
   stand: [{ species: 'kentucky-bluegrass', cover: 0.95 }],

@@ -1,6 +1,7 @@
 import { herbicide, treatment } from '../knowledge';
 import type { Application } from '../rates';
-import { checkApplication, type CheckContext } from './checkApplication';
+import { checkApplication } from './checkApplication';
+import type { CheckContext } from './checkContext';
 import type { CheckFinding } from './finding';
 
 /** One hour at the lawn, as forecast. */

@@ -1,6 +1,7 @@
 /** Limits are label-type values from memory; the rule cases were worked apart from this code. */
 import type { Application } from '../rates';
-import { checkApplication, type CheckContext } from './checkApplication';
+import { checkApplication } from './checkApplication';
+import type { CheckContext } from './checkContext';
 
 const context = (fields: Partial<CheckContext> = {}): CheckContext => ({
   stand: [{ species: 'kentucky-bluegrass', cover: 0.9 }],

@@ -12,43 +12,11 @@ import type { Application, Material, ShelfLabel } from '../rates';
 import { labelledHerbicide } from '../rates/labelled';
 import { daysBetween, localDate, monthOf, type LocalDate } from '../units';
 import { activeLoad } from './activeLoad';
-import { checkDay, type Ordinance } from './checkDay';
+import type { CheckContext } from './checkContext';
+import { checkDay } from './checkDay';
 import { checkTreatments } from './checkTreatment';
 import type { CheckFinding } from './finding';
 import { turfRating, type TurfState } from './turfRating';
-
-/** What the judge knows beside the application itself. What is not known is not held against it. */
-export interface CheckContext {
-  stand: readonly StandShare[];
-  desired: readonly GrassSlug[];
-  zoneFt2: number;
-  /** Other applications of the same zone, before and after, done or planned. */
-  others: readonly Application[];
-  airHighF?: number;
-  soilF?: number;
-  soilRising?: boolean;
-  windMph?: number;
-  drought?: boolean;
-  irrigated?: boolean;
-  /** A certified applicator did it or stands by. */
-  certified?: boolean;
-  confirmedLabels?: readonly string[];
-  /** The company's own labels; each outranks the library's entry. */
-  labels?: readonly ShelfLabel[];
-  /** Weeds or turf in bloom where it is put down. */
-  bloom?: boolean;
-  /** Hours to the next rain of a tenth of an inch, and what falls in the next day, in. */
-  rainInHours?: number;
-  rainSoonIn?: number;
-  leafWet?: boolean;
-  saturated?: boolean;
-  /** Pace walked and the pace of the calibration, mph. */
-  paceMph?: number;
-  calibratedMph?: number;
-  ordinance?: Ordinance;
-  /** The soil test is low in phosphorus. */
-  lowPhosphorus?: boolean;
-}
 
 const ACRE_FT2 = 43_560;
 /** Rounding at the cup and the scale is no breach. */

@@ -1,19 +1,8 @@
 import { amendmentProducts, fertilizer, herbicide, treatment } from '../knowledge';
 import type { Application } from '../rates';
 import { localDate, monthOf } from '../units';
-import type { CheckContext } from './checkApplication';
+import type { CheckContext } from './checkContext';
 import type { CheckFinding } from './finding';
-
-/** What the place where the lawn lies has ruled about fertilizer. */
-export interface Ordinance {
-  /** Month-day from and to which no fertilizer may be spread; may wrap over the year. */
-  blackout: readonly [from: string, to: string] | null;
-  /** lb N per 1000 ft² at once and in a year. */
-  mostNitrogen: number | null;
-  mostNitrogenYear: number | null;
-  /** Phosphorus only with a low soil test or new seed. */
-  phosphorusNeedsReason: boolean;
-}
 
 const ROUNDING = 1.005;
 const FROZEN_F = 32;

@@ -5,7 +5,8 @@
 import fc from 'fast-check';
 import { treatments } from '../knowledge';
 import type { Application, Material } from '../rates';
-import { checkApplication, type CheckContext } from './checkApplication';
+import { checkApplication } from './checkApplication';
+import type { CheckContext } from './checkContext';
 
 const context = (fields: Partial<CheckContext> = {}): CheckContext => ({
   stand: [{ species: 'tall-fescue', cover: 0.9 }],

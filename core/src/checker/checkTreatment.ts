@@ -2,7 +2,7 @@ import { rotationRules, treatment, type Treatment } from '../knowledge';
 import type { Application, ShelfLabel } from '../rates';
 import { labelledTreatment } from '../rates/labelled';
 import { daysBetween, localDate } from '../units';
-import type { CheckContext } from './checkApplication';
+import type { CheckContext } from './checkContext';
 import type { CheckFinding } from './finding';
 
 const ACRE_FT2 = 43_560;

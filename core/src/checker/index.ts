@@ -1,2 +1,3 @@
 export * from './checkApplication';
+export * from './checkContext';
 export * from './finding';

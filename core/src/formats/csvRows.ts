@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { RowError } from './weatherCsv';
+import type { RowError } from './rowError';
 
 /** A table read from CSV: its cells by column name. */
 export interface CsvRows<Column extends string> {

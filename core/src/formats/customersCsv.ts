@@ -4,7 +4,7 @@ import { propertySchema, type Property } from '../contract/lawn';
 import { regionSchema, type Region } from '../knowledge';
 import { upkeepSchema, type Upkeep } from '../program';
 import { csvRows } from './csvRows';
-import type { RowError } from './weatherCsv';
+import type { RowError } from './rowError';
 
 const COLUMNS = [
   'customer',

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { dailyWeatherSchema, type DailyWeather } from '../weather';
-import type { RowError, WeatherImport } from './weatherCsv';
+import type { RowError } from './rowError';
+import type { WeatherImport } from './weatherImport';
 
 /** Tenths of °C, tenths of mm, mm of snow and tenths of m/s: the units of the layout. */
 const celsius = (tenths: number) => (tenths / 10) * 1.8 + 32;

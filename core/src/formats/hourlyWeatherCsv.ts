@@ -1,6 +1,7 @@
 import { dailyWeatherSchema, type DailyWeather } from '../weather';
 import { csvRows } from './csvRows';
-import type { RowError, WeatherImport } from './weatherCsv';
+import type { RowError } from './rowError';
+import type { WeatherImport } from './weatherImport';
 
 const COLUMNS = [
   'time',

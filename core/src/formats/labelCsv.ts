@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { shelfLabelSchema, type ShelfLabel } from '../rates';
 import { csvRows } from './csvRows';
-import type { RowError } from './weatherCsv';
+import type { RowError } from './rowError';
 
 const COLUMNS = [
   'name',

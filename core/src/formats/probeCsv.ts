@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { probeReadingSchema, type ProbeReading } from '../weather';
 import { csvRows } from './csvRows';
-import type { RowError } from './weatherCsv';
+import type { RowError } from './rowError';
 
 const COLUMNS = ['zone', 'date', 'hour', 'depth_in', 'values_f'] as const;
 const bodySchema = probeReadingSchema.omit({ id: true });

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { soilReportSchema, type SoilReport } from '../contract/soilSample';
 import { csvRows } from './csvRows';
-import type { RowError } from './weatherCsv';
+import type { RowError } from './rowError';
 
 const COLUMNS = [
   'bag',

@@ -1,23 +1,9 @@
 import Papa from 'papaparse';
 import { dailyWeatherSchema, type DailyWeather } from '../weather';
+import type { RowError } from './rowError';
+import type { WeatherImport } from './weatherImport';
 import { isGhcnDaily, parseGhcnDaily } from './ghcnDaily';
 import { isHourly, parseHourlyWeather } from './hourlyWeatherCsv';
-
-/** One thing wrong with an imported file, at its row. */
-export interface RowError {
-  /** 1 is the header line. */
-  row: number;
-  column: string | null;
-  message: string;
-}
-
-export interface WeatherImport {
-  /** Good days in order of date; empty when the header cannot be read. */
-  days: DailyWeather[];
-  errors: RowError[];
-  /** Days that the file has too little of to be used. */
-  gaps: number;
-}
 
 type Field = 'date' | 'tmax' | 'tmin' | 'rain' | 'rh' | 'wind';
 interface Column {

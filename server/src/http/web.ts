@@ -2,6 +2,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Express } from 'express';
 import expressStaticGzip from 'express-static-gzip';
+import helmet from 'helmet';
 import { z } from 'zod';
 import { HttpFailure } from './failure';
 
@@ -26,6 +27,19 @@ const linkTo = (file: string) =>
     ? `<${file}>; rel=preload; as=fetch; crossorigin`
     : `<${file}>; rel=preload; as=script`;
 
+/** What the page may do: its own scripts and workers, pictures of the device, nothing from elsewhere. */
+const policy = helmet({
+  contentSecurityPolicy: {
+    directives: {
+      'script-src': ["'self'", "'wasm-unsafe-eval'"],
+      'worker-src': ["'self'", 'blob:'],
+      'img-src': ["'self'", 'data:', 'blob:'],
+      'upgrade-insecure-requests': null,
+    },
+  },
+  hsts: false,
+});
+
 /**
  * The built web app, compressed when it was built: hashed files for ever, the page itself never from cache.
  * With a page goes word of the chunks of its route, so that they come beside the first scripts.
@@ -45,8 +59,12 @@ export function serveWeb(app: Express, folder: string): void {
       },
     },
   });
+  app.use((_request, response, next) => {
+    response.setHeader('x-content-type-options', 'nosniff');
+    next();
+  });
   app.use(serve);
-  app.get('/{*any}', (request, response, next) => {
+  app.get('/{*any}', policy, (request, response, next) => {
     if (/\.\w+$/.test(request.path)) {
       next(new HttpFailure('not-found', 'There is no such file.'));
       return;

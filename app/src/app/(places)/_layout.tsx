@@ -1,3 +1,14 @@
-import { PlacesLayout } from '@/features/session/PlacesLayout';
+import { lazy, Suspense } from 'react';
 
-export default PlacesLayout;
+// The router loads every layout at its start, to read its settings: what they draw comes when it is drawn.
+const PlacesLayout = lazy(async () => ({
+  default: (await import('@/features/session/PlacesLayout')).PlacesLayout,
+}));
+
+export default function Layout() {
+  return (
+    <Suspense fallback={null}>
+      <PlacesLayout />
+    </Suspense>
+  );
+}

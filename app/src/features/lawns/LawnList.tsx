@@ -1,6 +1,6 @@
 import type { LawnSummary } from '@alfombra/core';
 import type { TFunction } from 'i18next';
-import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { useLawns } from '@/api/queries';
@@ -72,6 +72,38 @@ export function LawnList({
     () => (index ? searchLawns(shown, wanted, index) : shown),
     [index, shown, wanted],
   );
+  const row = useCallback(
+    (lawn: LawnSummary) => (
+      <ListRow
+        testID={`lawn-${lawn.name}`}
+        title={lawn.name}
+        chosen={lawn.id === chosenId}
+        lines={[
+          lawn.grasses
+            .slice(0, 2)
+            .map(({ species, cover }) => `${t(`grass.${species}`)} ${percent(cover)}`)
+            .join(' · '),
+          `${t('common.ft2', { value: number(lawn.areaFt2) })} · ${
+            lawn.lastVisit
+              ? t('lawns.lastVisit', { date: shortDay(lawn.lastVisit) })
+              : t('lawns.noVisit')
+          }`,
+          dueLine(t, lawn),
+        ]}
+        href={`/lawns/${lawn.id}`}
+        aside={
+          lawn.due.length > 0 ? (
+            <View className="flex-row gap-1">
+              {[...new Set(lawn.due.map(({ kind }) => kind))].slice(0, 3).map((kind) => (
+                <KnotGlyph key={kind} kind={kind} size={26} />
+              ))}
+            </View>
+          ) : null
+        }
+      />
+    ),
+    [t, chosenId],
+  );
   return (
     <Screen
       title={t('lawns.title')}
@@ -102,35 +134,7 @@ export function LawnList({
         </View>
       ) : (
         <VirtualList scroller={scroller} items={found} keyOf={({ id }) => id} estimate={ROW_PX}>
-          {(lawn) => (
-            <ListRow
-              testID={`lawn-${lawn.name}`}
-              title={lawn.name}
-              chosen={lawn.id === chosenId}
-              lines={[
-                lawn.grasses
-                  .slice(0, 2)
-                  .map(({ species, cover }) => `${t(`grass.${species}`)} ${percent(cover)}`)
-                  .join(' · '),
-                `${t('common.ft2', { value: number(lawn.areaFt2) })} · ${
-                  lawn.lastVisit
-                    ? t('lawns.lastVisit', { date: shortDay(lawn.lastVisit) })
-                    : t('lawns.noVisit')
-                }`,
-                dueLine(t, lawn),
-              ]}
-              href={`/lawns/${lawn.id}`}
-              aside={
-                lawn.due.length > 0 ? (
-                  <View className="flex-row gap-1">
-                    {[...new Set(lawn.due.map(({ kind }) => kind))].slice(0, 3).map((kind) => (
-                      <KnotGlyph key={kind} kind={kind} size={26} />
-                    ))}
-                  </View>
-                ) : null
-              }
-            />
-          )}
+          {row}
         </VirtualList>
       )}
     </Screen>

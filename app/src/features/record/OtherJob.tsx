@@ -26,7 +26,7 @@ import {
   typedNumber,
   Words,
 } from '@/ui';
-import type { Job } from './RecordScreen';
+import type { Job } from './job';
 
 const KINDS = [
   'herbicide',

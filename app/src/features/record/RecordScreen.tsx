@@ -35,25 +35,13 @@ import {
   Words,
 } from '@/ui';
 import { Findings } from './Findings';
+import type { Job } from './job';
 import { OtherJob } from './OtherJob';
 import { readRecord } from './readRecord';
 
 const WINDS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW', 'calm'] as const;
 const SKIES = ['clear', 'part-cloudy', 'overcast', 'rain'] as const;
 const AMOUNT_DIGITS = 3;
-
-/** What a record is made of: a step of the season, or work outside it. */
-export interface Job {
-  /** Under which the draft is kept. */
-  key: string;
-  stepId: string | null;
-  zoneId: string;
-  areaFt2: number;
-  materials: readonly Material[];
-  targets: string[];
-  spray: boolean;
-  carrierGal: number | null;
-}
 
 function jobOf(step: Step): Job | null {
   const application = applicationsOf(step)[0];

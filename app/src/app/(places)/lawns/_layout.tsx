@@ -1,3 +1,13 @@
-import { LawnsLayout } from '@/features/lawns/LawnsLayout';
+import { lazy, Suspense } from 'react';
 
-export default LawnsLayout;
+const LawnsLayout = lazy(async () => ({
+  default: (await import('@/features/lawns/LawnsLayout')).LawnsLayout,
+}));
+
+export default function Layout() {
+  return (
+    <Suspense fallback={null}>
+      <LawnsLayout />
+    </Suspense>
+  );
+}
