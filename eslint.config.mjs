@@ -35,7 +35,33 @@ const corePolicies = FLOORS.flatMap((floor, level) =>
     },
   })),
 );
+/** The floors of the app, lowest first; the data layer never imports a screen. */
+const APP_FLOORS = [['i18n'], ['ui'], ['state'], ['workers'], ['api'], ['features'], ['routes']];
+const APP_FOLDERS = APP_FLOORS.flat();
 const everyCore = ['core-index', ...CORE_FOLDERS.map((folder) => `core-${folder}`)];
+
+const appElements = APP_FOLDERS.map((folder) => ({
+  type: `app-${folder}`,
+  pattern: `app/src/${folder === 'routes' ? 'app' : folder}/**`,
+  partialMatch: false,
+}));
+const appPolicies = APP_FLOORS.flatMap((floor, level) =>
+  floor.map((folder) => ({
+    from: { element: { type: `app-${folder}` } },
+    allow: {
+      to: {
+        element: {
+          types: {
+            anyOf: [
+              ...[folder, ...APP_FLOORS.slice(0, level).flat()].map((name) => `app-${name}`),
+              ...everyCore,
+            ],
+          },
+        },
+      },
+    },
+  })),
+);
 
 export default tseslint.config(
   {
@@ -83,6 +109,12 @@ export default tseslint.config(
     files: ['**/*.{js,cjs}'],
     languageOptions: { sourceType: 'commonjs', globals: { ...globals.node, ...globals.jest } },
   },
+  // What runs in the page itself.
+  {
+    files: ['app/bundling/{loader,table}.js', 'app/index.js'],
+    languageOptions: { globals: globals.browser },
+  },
+  { files: ['app/index.js'], languageOptions: { sourceType: 'module' } },
   { files: ['**/*.mjs'], languageOptions: { globals: { ...globals.node, ...globals.browser } } },
   {
     files: ['{core,server,app}/**/*.{ts,tsx}'],
@@ -92,6 +124,8 @@ export default tseslint.config(
         ...coreElements,
         { type: 'core-index', pattern: 'core/src/**', partialMatch: false },
         { type: 'server', pattern: 'server/**', partialMatch: false },
+        { type: 'app-test', pattern: 'app/src/testdata/**', partialMatch: false },
+        ...appElements,
         { type: 'app', pattern: 'app/**', partialMatch: false },
       ],
       'import/resolver': {
@@ -117,9 +151,28 @@ export default tseslint.config(
               from: { element: { type: 'server' } },
               allow: { to: { element: { types: { anyOf: ['server', ...everyCore] } } } },
             },
+            ...appPolicies,
             {
-              from: { element: { type: 'app' } },
-              allow: { to: { element: { types: { anyOf: ['app', ...everyCore] } } } },
+              from: { element: { types: { anyOf: ['app-test', 'app'] } } },
+              allow: {
+                to: {
+                  element: {
+                    types: {
+                      anyOf: [
+                        'app',
+                        'app-test',
+                        ...APP_FOLDERS.map((folder) => `app-${folder}`),
+                        ...everyCore,
+                      ],
+                    },
+                  },
+                },
+              },
+            },
+            {
+              // global.css
+              from: { element: { type: 'app-routes' } },
+              allow: { to: { element: { type: 'app' } } },
             },
             { allow: { to: { module: { origin: 'external' } } } },
             { allow: { to: { module: { origin: 'core' } } } },
@@ -179,5 +232,9 @@ export default tseslint.config(
     files: ['**/*.{js,cjs}'],
     rules: { '@typescript-eslint/no-require-imports': 'off' },
   },
+  // Tests of the app stand above what they test.
+  { files: ['app/src/**/*.test.{ts,tsx}'], rules: { 'boundaries/dependencies': 'off' } },
+  // It warns of what a compiler of components would do; there is none here.
+  { files: ['app/src/ui/VirtualList.tsx'], rules: { 'react-hooks/incompatible-library': 'off' } },
   prettier,
 );

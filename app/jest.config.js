@@ -10,6 +10,6 @@ module.exports = {
       '<rootDir>/../node_modules/lucide-react-native/dist/cjs/icons/$1.js',
   },
   transformIgnorePatterns: [
-    '/node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|nativewind|react-native-css-interop|lucide-react-native|standard-navigation|uuid)/?)',
+    '/node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|nativewind|react-native-css-interop|lucide-react-native|standard-navigation|d3-[a-z]+|internmap|uuid)/?)',
   ],
 };

@@ -6,6 +6,7 @@ cd "$ROOT"
 for argument in "$@"; do
   [ "$argument" = "--reset-demo" ] || { echo "Unknown option $argument (there is --reset-demo)." >&2; exit 2; }
 done
+bash scripts/settings.sh
 PORT="${ALFOMBRA_PORT:-8480}"
 export DB_PORT="${ALFOMBRA_DB_PORT:-33480}"
 if (exec 3<>"/dev/tcp/127.0.0.1/$PORT") 2>/dev/null; then

@@ -7,6 +7,7 @@ trap 'rm -rf "$out"' EXIT
 step() { echo "== $1"; }
 
 step "install"
+bash scripts/settings.sh || { echo "0 passed, 1 failed"; exit 1; }
 bash scripts/install.sh npm && bash scripts/install.sh apt mariadb-server mariadbd \
   && bash scripts/install.sh apt chromium chromium || { echo "0 passed, 1 failed"; exit 1; }
 step "check"

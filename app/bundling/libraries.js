@@ -9,8 +9,6 @@ const library = (name, file) => {
 const LIBRARIES = {
   '@tanstack/query-core': library('@tanstack/query-core', 'build/modern/index.js'),
   '@tanstack/react-query': library('@tanstack/react-query', 'build/modern/index.js'),
-  'd3-scale': library('d3-scale', 'src/index.js'),
-  'd3-shape': library('d3-shape', 'src/index.js'),
   'react-i18next': library('react-i18next', 'dist/es/index.js'),
   uuid: library('uuid', 'dist/esm-browser/index.js'),
 };

@@ -40,7 +40,7 @@ import { takeAlongRoutes } from './takeAlong/routes';
 import { visitResource } from './visits/resource';
 import { stationRoutes } from './weather/routes';
 import { WeatherService } from './weather/service';
-import { serveWeb } from './http/web';
+import { proxyWeb, serveWeb } from './http/web';
 
 /** Headers that mean something on a page only. */
 const FEW_HEADERS = {
@@ -58,7 +58,7 @@ const LEAST_COMPRESSED_BYTES = 1024;
 /** Puts the server together on a database; listening is the caller's. */
 export function createApp(
   models: Models,
-  config: Pick<Config, 'logLevel' | 'web' | 'secureCookie'>,
+  config: Pick<Config, 'logLevel' | 'web' | 'secureCookie'> & Partial<Pick<Config, 'webProxy'>>,
   now: () => Date = () => new Date(),
 ): Express {
   const { sequelize } = models;
@@ -159,7 +159,8 @@ export function createApp(
   });
   app.use('/api', api);
 
-  if (config.web) serveWeb(app, config.web);
+  if (config.webProxy) app.use(proxyWeb(config.webProxy));
+  else if (config.web) serveWeb(app, config.web);
   app.use(failureHandler);
   return app;
 }

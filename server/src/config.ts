@@ -9,6 +9,7 @@ const environment = z.object({
   ALFOMBRA_DB_PASSWORD: z.string().default('alfombra'),
   ALFOMBRA_LOG: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('warn'),
   ALFOMBRA_WEB: z.string().optional(),
+  ALFOMBRA_WEB_PROXY: z.url().optional(),
   ALFOMBRA_SECURE_COOKIE: z.enum(['yes', 'no']).default('no'),
 });
 
@@ -19,6 +20,8 @@ export interface Config {
   logLevel: string;
   /** Folder of the built web app; absent when only the API is served. */
   web: string | undefined;
+  /** While somebody works on the app: who bundles it, asked for everything but the API. */
+  webProxy: string | undefined;
   /** Cookies over HTTPS only; off on loopback. */
   secureCookie: boolean;
 }
@@ -37,6 +40,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     },
     logLevel: e.ALFOMBRA_LOG,
     web: e.ALFOMBRA_WEB,
+    webProxy: e.ALFOMBRA_WEB_PROXY,
     secureCookie: e.ALFOMBRA_SECURE_COOKIE === 'yes',
   };
 }

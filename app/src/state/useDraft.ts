@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { useUnsaved } from './unsavedStore';
 
 /**
  * A draft of something that may change behind it. As long as nobody has touched the draft it follows
@@ -14,6 +15,7 @@ export function useDraft<Source, Draft>(source: Source, make: (source: Source) =
   if (!state.touched && state.from !== source) {
     setState({ from: source, draft: make(source), touched: false });
   }
+  useUnsaved(state.touched);
   return {
     from: state.from,
     draft: state.draft,

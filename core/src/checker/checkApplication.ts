@@ -7,8 +7,7 @@ import {
   type GrassSlug,
   type Herbicide,
 } from '../knowledge';
-import type { StandShare } from '../lawn';
-import type { Application, Material, ShelfLabel } from '../rates';
+import type { Application, Material } from '../rates';
 import { labelledHerbicide } from '../rates/labelled';
 import { daysBetween, localDate, monthOf, type LocalDate } from '../units';
 import { activeLoad } from './activeLoad';

@@ -1,8 +1,9 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Express } from 'express';
+import type { Express, RequestHandler } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
+import { createProxyMiddleware } from 'http-proxy-middleware';
 import { z } from 'zod';
 import { HttpFailure } from './failure';
 
@@ -75,3 +76,7 @@ export function serveWeb(app: Express, folder: string): void {
     serve(request, response, next);
   });
 }
+
+/** The app as it is being worked on, from who bundles it; its socket that reloads the page, too. */
+export const proxyWeb = (target: string): RequestHandler =>
+  createProxyMiddleware({ target, changeOrigin: true, ws: true });

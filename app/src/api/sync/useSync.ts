@@ -47,7 +47,7 @@ export function useSync(user: User | undefined): void {
     const take = () => void client.prefetchQuery(lawnsQuery).then(() => takeAlong(client));
     const timer = setInterval(take, TAKE_ALONG_EVERY_MS);
     const stopWaiting = whenListed(client, () => {
-      registerServiceWorker();
+      void registerServiceWorker().catch(() => undefined);
       take();
     });
     return () => {

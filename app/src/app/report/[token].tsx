@@ -1,8 +1,13 @@
 import '@/i18n/deepWords';
 import { SharedReportScreen } from '@/features/report/SharedReportScreen';
+import { RouteBoundary } from '@/features/session/RouteBoundary';
 import { useLocalSearchParams } from 'expo-router';
 
 export default function Route() {
   const { token } = useLocalSearchParams<{ token: string }>();
-  return <SharedReportScreen token={token} />;
+  return (
+    <RouteBoundary>
+      <SharedReportScreen token={token} />
+    </RouteBoundary>
+  );
 }

@@ -44,7 +44,6 @@ const KEEPABLE = { sedge: 'sedge', broadleaf: 'broadleaf', grassy: 'grassy' } as
 /** The plant key: any character in any order, the candidates with their probability. */
 export function KeyScreen({ lawnId, zoneId }: { lawnId: string; zoneId: string | null }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const lawn = useLawn(lawnId).data;
   const today = useCompany().data?.today;
   const back = zoneId ? `/lawns/${lawnId}/zone/${zoneId}` : `/lawns/${lawnId}/visit`;

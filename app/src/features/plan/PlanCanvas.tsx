@@ -1,12 +1,7 @@
 import { planDrawing, type Point } from '@alfombra/core';
 import { moveCorner, snapPoint } from '@alfombra/core/measuring';
-import {
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  type PointerEvent as ReactPointerEvent,
-} from 'react';
+import { useGesture } from '@use-gesture/react';
+import { useEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import type { Plan } from '@/state/planStore';
@@ -93,9 +88,8 @@ function PlanSurface({
 }: PlanCanvasProps & { width: number; view: ReturnType<typeof usePlanView> }) {
   const { t } = useTranslation();
   const [moving, setMoving] = useState<Moving | null>(null);
-  const touch = useRef<{ frame: DOMRect; x: number; y: number; held: Held; moved: boolean } | null>(
-    null,
-  );
+  const surface = useRef<View>(null);
+  const held = useRef<Held>('plan');
   const frame = useRef(0);
   useEffect(() => () => cancelAnimationFrame(frame.current), []);
   const at = view.toScreen;
@@ -122,12 +116,6 @@ function PlanSurface({
     );
     return grip === null ? 'plan' : { grip: grips[grip] as MarkGrip };
   };
-  const down = (event: ReactPointerEvent) => {
-    const rect = event.currentTarget.getBoundingClientRect();
-    const p = { x: event.clientX - rect.left, y: event.clientY - rect.top };
-    touch.current = { frame: rect, ...p, held: hold(p), moved: false };
-    event.currentTarget.setPointerCapture(event.pointerId);
-  };
   const movedTo = (held: Held, p: Point): Moving | null => {
     const to = view.toPlan(p);
     if (held === 'plan') return null;
@@ -142,60 +130,65 @@ function PlanSurface({
         }
       : null;
   };
-  const move = (event: ReactPointerEvent) => {
-    const from = touch.current;
-    if (!from) return;
-    const p = { x: event.clientX - from.frame.left, y: event.clientY - from.frame.top };
-    if (!from.moved && Math.hypot(p.x - from.x, p.y - from.y) < TAP_PX) return;
-    from.moved = true;
-    if (from.held === 'plan') {
-      view.pan(p.x - from.x, p.y - from.y);
-      touch.current = { ...from, ...p };
-      return;
-    }
-    // A mouse or a stylus reports more often than the screen draws: one drawing a frame is enough.
-    cancelAnimationFrame(frame.current);
-    frame.current = requestAnimationFrame(() => setMoving(movedTo(from.held, p)));
+  const placeOf = ([x, y]: readonly [number, number]): Point => {
+    const rect = (surface.current as unknown as HTMLElement).getBoundingClientRect();
+    return { x: x - rect.left, y: y - rect.top };
   };
-  const up = (event: ReactPointerEvent) => {
-    const from = touch.current;
-    touch.current = null;
-    cancelAnimationFrame(frame.current);
-    if (!from) return;
-    const p = { x: event.clientX - from.frame.left, y: event.clientY - from.frame.top };
-    if (from.moved) {
-      const dropped = movedTo(from.held, p);
-      setMoving(null);
-      if (dropped && 'grip' in dropped) onMark(dropped.grip);
-      else if (dropped) onCorner(dropped.outline);
-      return;
-    }
-    const hit = nearestEdge(corners.map(at), p, EDGE_REACH_PX);
-    if (hit !== null) onEdge(hit);
-    else onTap(view.toPlan(p));
-  };
-  const cancel = () => {
-    touch.current = null;
+  const drop = () => {
     cancelAnimationFrame(frame.current);
     setMoving(null);
   };
-  const handlers = {
-    onPointerDown: down,
-    onPointerMove: move,
-    onPointerUp: up,
-    onPointerCancel: cancel,
-  } as object;
+  useGesture(
+    {
+      onDrag: ({ first, last, tap, canceled, pinching, cancel, xy, initial, delta }) => {
+        // A second finger has come down: whatever the first one held is let go.
+        if (pinching) cancel();
+        if (pinching || canceled) return drop();
+        const p = placeOf(xy);
+        if (tap) {
+          const hit = nearestEdge(corners.map(at), p, EDGE_REACH_PX);
+          if (hit !== null) onEdge(hit);
+          else onTap(view.toPlan(p));
+          return;
+        }
+        if (first) held.current = hold(placeOf(initial));
+        const holding = held.current;
+        if (holding === 'plan') return view.pan(delta[0], delta[1]);
+        if (!last) {
+          // A mouse or a stylus reports more often than the screen draws: one drawing a frame is enough.
+          cancelAnimationFrame(frame.current);
+          frame.current = requestAnimationFrame(() => setMoving(movedTo(holding, p)));
+          return;
+        }
+        drop();
+        const dropped = movedTo(holding, p);
+        if (dropped && 'grip' in dropped) onMark(dropped.grip);
+        else if (dropped) onCorner(dropped.outline);
+      },
+      onPinch: ({ first, origin, movement: [factor], memo }) => {
+        const p = placeOf(origin);
+        const before = first ? { factor: 1, p } : (memo as { factor: number; p: Point });
+        view.pinch(p, factor / before.factor, p.x - before.p.x, p.y - before.p.y);
+        return { factor, p };
+      },
+    },
+    {
+      target: surface as unknown as RefObject<HTMLElement>,
+      eventOptions: { passive: false },
+      drag: { filterTaps: true, threshold: TAP_PX },
+    },
+  );
   const from = useMemo(() => view.toPlan({ x: 0, y: 0 }), [view]);
   const to = useMemo(() => view.toPlan({ x: width, y: height }), [view, width, height]);
   const size = { width, height, at };
   return (
     <View
+      ref={surface}
       role="img"
       aria-label={t('plan.canvas')}
       testID="plan-canvas"
       style={[{ height }, { touchAction: 'none' } as object]}
       className="w-full overflow-hidden rounded-2xl border-2 border-line bg-[#FBF8F1]"
-      {...handlers}
     >
       {width > 0 ? (
         <>

@@ -53,7 +53,6 @@ const DRAGGED: Readonly<Record<Tool, PlanCanvasProps['drag']>> = {
 /** The lawn measured and drawn: zones, what stands on them, weeds. */
 export function PlanScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const words = useFailureWords();
   const lawn = useLawn(lawnId).data;
   const today = useCompany().data?.today;

@@ -6,6 +6,7 @@ import {
   Button,
   Chip,
   Field,
+  focusFirstFault,
   number,
   NumberField,
   numberText,
@@ -83,7 +84,7 @@ function Form({
   const years = value.width && !annual ? yearsPresent(value.width, spreadOf(named)) : null;
   const keep = () => {
     setTried(true);
-    if (Object.values(errors).some(Boolean)) return;
+    if (Object.values(errors).some(Boolean)) return focusFirstFault();
     onKeep({
       ...draft,
       lengthFt: value.length as number,

@@ -13,6 +13,8 @@ const EMPTY: Box = { left: -10, top: -10, width: 100, height: 80 };
 const MARGIN = 0.12;
 const ZOOM_STEP = 1.4;
 const LEAST_ZOOM = 0.3;
+const MOST_ZOOM = 40;
+const WHOLE = { zoom: 1, centre: null };
 
 /** The box round some points with room to draw beside them; a whole plot when there are none. */
 export function boxOf(points: readonly Point[]): Box {
@@ -26,32 +28,53 @@ export function boxOf(points: readonly Point[]): Box {
   return { left: left - room, top: top - room, width: width + 2 * room, height: height + 2 * room };
 }
 
-/** Scale and shift between the plan's feet and the screen's pixels, with zoom; the same while neither changes. */
+const within = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value));
+
+/**
+ * Scale and shift between the plan's feet and the screen's pixels, with zoom; the same while neither changes.
+ * The middle of the screen never leaves the box of the plan: it cannot be thrown out of sight.
+ */
 export function usePlanView(fit: Box, width: number, height: number) {
-  const [zoom, setZoom] = useState(1);
-  const [centre, setCentre] = useState<Point | null>(null);
-  const scale = Math.min(width / fit.width, height / fit.height) * zoom;
+  const [{ zoom, centre }, setView] = useState<{ zoom: number; centre: Point | null }>(WHOLE);
+  const fitScale = Math.min(width / fit.width, height / fit.height);
+  const scale = fitScale * zoom;
   const x0 = centre?.x ?? fit.left + fit.width / 2;
   const y0 = centre?.y ?? fit.top + fit.height / 2;
-  return useMemo(
-    () => ({
+  return useMemo(() => {
+    const toPlan = ({ x, y }: Point): Point => ({
+      x: x0 + (x - width / 2) / scale,
+      y: y0 + (y - height / 2) / scale,
+    });
+    const kept = ({ x, y }: Point): Point => ({
+      x: within(x, fit.left, fit.left + fit.width),
+      y: within(y, fit.top, fit.top + fit.height),
+    });
+    const zoomTo = (next: number) =>
+      setView((view) => ({ ...view, zoom: within(next, LEAST_ZOOM, MOST_ZOOM) }));
+    return {
       scale,
       toScreen: ({ x, y }: Point): Point => ({
         x: width / 2 + (x - x0) * scale,
         y: height / 2 + (y - y0) * scale,
       }),
-      toPlan: ({ x, y }: Point): Point => ({
-        x: x0 + (x - width / 2) / scale,
-        y: y0 + (y - height / 2) / scale,
-      }),
-      pan: (dx: number, dy: number) => setCentre({ x: x0 - dx / scale, y: y0 - dy / scale }),
-      zoomIn: () => setZoom((zoom) => zoom * ZOOM_STEP),
-      zoomOut: () => setZoom((zoom) => Math.max(LEAST_ZOOM, zoom / ZOOM_STEP)),
-      showAll: () => {
-        setZoom(1);
-        setCentre(null);
+      toPlan,
+      pan: (dx: number, dy: number) =>
+        setView({ zoom, centre: kept({ x: x0 - dx / scale, y: y0 - dy / scale }) }),
+      /** Closer or farther by a factor, with what lies under the fingers staying there, and the fingers' own way. */
+      pinch: (at: Point, factor: number, dx: number, dy: number) => {
+        const next = within(zoom * factor, LEAST_ZOOM, MOST_ZOOM);
+        const under = toPlan({ x: at.x - dx, y: at.y - dy });
+        setView({
+          zoom: next,
+          centre: kept({
+            x: under.x - (at.x - width / 2) / (fitScale * next),
+            y: under.y - (at.y - height / 2) / (fitScale * next),
+          }),
+        });
       },
-    }),
-    [scale, x0, y0, width, height],
-  );
+      zoomIn: () => zoomTo(zoom * ZOOM_STEP),
+      zoomOut: () => zoomTo(zoom / ZOOM_STEP),
+      showAll: () => setView(WHOLE),
+    };
+  }, [scale, fitScale, zoom, x0, y0, width, height, fit]);
 }

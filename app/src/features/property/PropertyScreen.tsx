@@ -23,6 +23,7 @@ import {
   Choices,
   Failed,
   Field,
+  focusFirstFault,
   Loading,
   Screen,
   SelectField,
@@ -45,7 +46,6 @@ interface Draft {
 /** A customer and one of their properties: new, or to be changed. */
 export function PropertyScreen({ lawnId }: { lawnId: string | null }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const lawn = useLawn(lawnId ?? '');
   const customers = useCustomers();
   const words = useFailureWords();
@@ -128,7 +128,7 @@ function Form({
   };
   const save = async (archived = lawn?.archived ?? false) => {
     setTried(true);
-    if (Object.values(errors).some(Boolean)) return;
+    if (Object.values(errors).some(Boolean)) return focusFirstFault();
     const customerId = existing?.id ?? ids.customer;
     await putCustomer.mutateAsync({
       id: customerId,

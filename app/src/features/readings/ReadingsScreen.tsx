@@ -35,6 +35,7 @@ import {
   Chip,
   Failed,
   Field,
+  focusFirstFault,
   fullDay,
   Loading,
   number,
@@ -129,7 +130,7 @@ function SoilTemperature({
   const probe = () => weather && setText(numbersText(standInProbe(weather)));
   const save = () => {
     setTried(true);
-    if (badValues || badHour) return;
+    if (badValues || badHour) return focusFirstFault();
     put.mutate(
       {
         id: uuid(),
@@ -339,7 +340,7 @@ function Samples({ lawn, zoneId, today }: { lawn: Lawn; zoneId: string; today: L
   const badCores = count === null || count < 1 || count > 60 || !Number.isInteger(count);
   const bag = () => {
     setTried(true);
-    if (bagId.trim() === '' || badCores) return;
+    if (bagId.trim() === '' || badCores) return focusFirstFault();
     put.mutate(
       {
         id: uuid(),

@@ -19,6 +19,7 @@ import {
   Card,
   Chip,
   Choices,
+  focusFirstFault,
   number,
   NumberField,
   type NumberText,
@@ -90,7 +91,7 @@ export function OtherJob({ lawn, onJob }: { lawn: Lawn; onJob: (job: Job) => voi
   const zone = lawn.zones.find(({ id }) => id === zoneId);
   const go = () => {
     setTried(true);
-    if (!chosen || !zone || value === null || value <= 0) return;
+    if (!chosen || !zone || value === null || value <= 0) return focusFirstFault();
     const spray = chosen.kind === 'herbicide' || chosen.kind === 'treatment';
     const material = materialSchema.parse({
       kind: chosen.kind,

@@ -1,10 +1,4 @@
-import {
-  applicationsOf,
-  zoneArea,
-  type ApplicationRecord,
-  type Material,
-  type Step,
-} from '@alfombra/core';
+import { applicationsOf, zoneArea, type ApplicationRecord, type Step } from '@alfombra/core';
 import { checkApplication, lowPhosphorus } from '@alfombra/core/judging';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
@@ -24,6 +18,7 @@ import {
   Empty,
   Failed,
   Field,
+  focusFirstFault,
   Loading,
   number,
   NumberField,
@@ -67,7 +62,6 @@ const OTHER = 'other';
 /** Writes down what was really done; the checker speaks, and refuses nothing. */
 export function RecordScreen({ lawnId, stepId }: { lawnId: string; stepId: string }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const words = useFailureWords();
   const { question, view, error, retry } = useLawnSeason(lawnId);
   const [kept, setKept] = useState<ApplicationRecord | null>(null);
@@ -114,7 +108,6 @@ function Form({
   onKept: (record: ApplicationRecord) => void;
 }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const words = useFailureWords();
   const session = useSession();
   const { lawn, company, weather } = question;
@@ -196,7 +189,7 @@ function Form({
     : [];
   const save = () => {
     setTried(true);
-    if (!read.body) return;
+    if (!read.body) return focusFirstFault();
     putRecord.mutate(
       { id: draft.recordId, body: read.body },
       {

@@ -5,11 +5,11 @@ import { View } from 'react-native';
 import Svg, { Circle, G, Line, Path, Rect, Text } from 'react-native-svg';
 import { knotDye, monthName, number, shortDay } from '@/ui';
 import type { SoilView } from '@/workers/seasonView';
+import { bandPath, curvePath, dayScale, PAD, valueScale } from './curvePaths';
 import { stepName } from './stepName';
 
 const CURVE_HEIGHT = 150;
 const ROW_HEIGHT = 34;
-const PAD = 12;
 /** Width of a bold letter of 14 px, about. */
 const LETTER = 7.8;
 /** Days either side over which the projected curve is drawn smooth. */
@@ -29,13 +29,12 @@ export function SeasonStrip({ soil, steps }: { soil: SoilView; steps: readonly S
   const year = soil.today.slice(0, 4);
   const first = localDate(`${year}-01-01`);
   const days = daysBetween(first, localDate(`${year}-12-31`));
-  const x = (day: string) =>
-    PAD +
-    (Math.max(0, Math.min(days, daysBetween(first, localDate(day)))) / days) * (width - 2 * PAD);
-  const xi = (index: number) =>
-    PAD + ((index + daysBetween(first, soil.start)) / days) * (width - 2 * PAD);
+  const place = dayScale(days, width);
+  const x = (day: string) => place(daysBetween(first, localDate(day)));
+  const skipped = daysBetween(first, soil.start);
+  const xi = (index: number) => place(index + skipped);
 
-  const shown = soil.meanF.slice(0, days + 1 - daysBetween(first, soil.start));
+  const shown = soil.meanF.slice(0, days + 1 - skipped);
   const known = [
     ...shown,
     ...soil.lowF.slice(0, shown.length),
@@ -43,7 +42,7 @@ export function SeasonStrip({ soil, steps }: { soil: SoilView; steps: readonly S
   ].filter((value): value is number => value !== null);
   const low = Math.min(30, ...known) - 2;
   const high = Math.max(80, ...known) + 2;
-  const y = (value: number) => 8 + ((high - value) / (high - low)) * (CURVE_HEIGHT - 16);
+  const y = valueScale(low, high, 8, CURVE_HEIGHT - 8);
 
   // The middle of forty simulated years still wobbles from day to day; the eye wants the season.
   const smooth = (values: readonly (number | null)[]) =>
@@ -57,26 +56,8 @@ export function SeasonStrip({ soil, steps }: { soil: SoilView; steps: readonly S
   const upper = smooth(soil.highF.slice(0, shown.length));
   const lower = smooth(soil.lowF.slice(0, shown.length));
 
-  const line = (values: readonly (number | null)[], from: number, to: number) => {
-    let d = '';
-    for (let index = from; index < Math.min(to, values.length); index += 1) {
-      const value = values[index];
-      if (value === null || value === undefined) continue;
-      d += `${d === '' ? 'M' : 'L'}${xi(index).toFixed(1)} ${y(value).toFixed(1)}`;
-    }
-    return d;
-  };
-  const band = () => {
-    const up = line(upper, soil.measuredDays - 1, shown.length);
-    const down: string[] = [];
-    for (let index = shown.length - 1; index >= soil.measuredDays - 1; index -= 1) {
-      const value = lower[index];
-      if (value !== null && value !== undefined) {
-        down.push(`L${xi(index).toFixed(1)} ${y(value).toFixed(1)}`);
-      }
-    }
-    return up === '' ? '' : `${up}${down.join('')}Z`;
-  };
+  const measured = soil.measuredDays - 1;
+  const end = shown.length - 1;
   const now = soil.meanF[soil.measuredDays - 1] ?? null;
   const rows = steps.filter(
     ({ window, state }) => state !== 'done' && window.opens.slice(0, 4) === year,
@@ -107,9 +88,9 @@ export function SeasonStrip({ soil, steps }: { soil: SoilView; steps: readonly S
               />
             </G>
           ))}
-          <Path d={band()} fill="var(--cool-tint)" />
+          <Path d={bandPath(lower, upper, measured, end, xi, y)} fill="var(--cool-tint)" />
           <Path
-            d={line(middle, soil.measuredDays - 1, shown.length)}
+            d={curvePath(middle, measured, end, xi, y)}
             fill="none"
             stroke="var(--cool-line)"
             strokeWidth={2.5}
@@ -117,7 +98,7 @@ export function SeasonStrip({ soil, steps }: { soil: SoilView; steps: readonly S
             strokeLinecap="round"
           />
           <Path
-            d={line(middle, 0, soil.measuredDays)}
+            d={curvePath(middle, 0, measured, xi, y)}
             fill="none"
             stroke="var(--cool)"
             strokeWidth={4}

@@ -5,10 +5,10 @@ import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import Svg, { Line, Rect, Text } from 'react-native-svg';
 import { longDay, number } from '@/ui';
+import { dayScale, PAD } from './curvePaths';
 import { useDayDrag } from './useDayDrag';
 import type { YearView } from '@/workers/yearView';
 
-const PAD = 12;
 const LANE = 30;
 const LANES = ['rain', 'dry', 'risk'] as const;
 /** Rain that fills its lane, in. */
@@ -44,7 +44,7 @@ export function StripReader({
     pad: PAD,
     onDay,
   });
-  const x = (index: number) => PAD + (index / last) * (width - 2 * PAD);
+  const x = dayScale(last, width);
   const wide = Math.max(1, (width - 2 * PAD) / last);
   const read = year.days[Math.min(day, year.days.length - 1)]!;
   const worst = new Map<string, keyof typeof RISK>();

@@ -4,13 +4,13 @@ import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import Svg, { Circle, Line, Path, Rect, Text } from 'react-native-svg';
 import { knotDye, longDay, monthName, number } from '@/ui';
+import { bandPath, curvePath, dayScale, PAD, valueScale } from './curvePaths';
 import { useDayDrag } from './useDayDrag';
 import { YEAR_CURVES, type YearCurve } from './yearCurves';
 import type { YearView } from '@/workers/yearView';
 
 const HEIGHT = 190;
 const BASE = 160;
-const PAD = 12;
 /** The finger covers what it points at: the day's figure stands above the curve. */
 const HALO = { paintOrder: 'stroke' };
 const FACE = 'AtkinsonHyperlegibleNext_400Regular';
@@ -38,31 +38,9 @@ export function YearChart({
   const last = year.days.length - 1;
   const first = year.days[0]!.date;
   const { values, low, high, lines, unit, digits, from, to } = YEAR_CURVES[curve](year);
-  const x = (index: number) => PAD + (index / last) * (width - 2 * PAD);
-  const y = (value: number) =>
-    22 + ((to - Math.max(from, Math.min(to, value))) / (to - from)) * (BASE - 28);
-  const path = (series: readonly (number | null)[], start: number, end: number) => {
-    let d = '';
-    for (let index = start; index <= Math.min(end, last); index += 1) {
-      const value = series[index];
-      if (value === null || value === undefined) continue;
-      d += `${d === '' ? 'M' : 'L'}${x(index).toFixed(1)} ${y(value).toFixed(1)}`;
-    }
-    return d;
-  };
+  const x = dayScale(last, width);
+  const y = valueScale(from, to, 22, BASE - 6);
   const measured = year.measuredDays - 1;
-  const band = () => {
-    if (!low || !high) return '';
-    const top = path(high, measured, last);
-    let back = '';
-    for (let index = last; index >= measured; index -= 1) {
-      const value = low[index];
-      if (value !== null && value !== undefined) {
-        back += `L${x(index).toFixed(1)} ${y(value).toFixed(1)}`;
-      }
-    }
-    return top === '' ? '' : `${top}${back}Z`;
-  };
   const read = year.days[day]!;
   const value = values[day] ?? null;
   const handlers = useDayDrag({ day, last, pad: PAD, onDay });
@@ -110,9 +88,9 @@ export function YearChart({
               strokeDasharray="4 4"
             />
           ))}
-          <Path d={band()} fill="var(--cool-tint)" />
+          <Path d={bandPath(low ?? [], high ?? [], measured, last, x, y)} fill="var(--cool-tint)" />
           <Path
-            d={path(values, measured, last)}
+            d={curvePath(values, measured, last, x, y)}
             fill="none"
             stroke="var(--cool-line)"
             strokeWidth={2.5}
@@ -120,7 +98,7 @@ export function YearChart({
             strokeLinecap="round"
           />
           <Path
-            d={path(values, 0, measured)}
+            d={curvePath(values, 0, measured, x, y)}
             fill="none"
             stroke="var(--cool)"
             strokeWidth={3.5}

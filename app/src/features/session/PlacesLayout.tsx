@@ -16,6 +16,8 @@ import { SyncStrip } from '@/features/sync/SyncStrip';
 import { useSync } from '@/api/sync/useSync';
 import { Door, Failed, Loading, useWide, Words } from '@/ui';
 import { PLACES, whereIs, type Place } from './places';
+import { RouteBoundary } from './RouteBoundary';
+import { VersionBar } from './VersionBar';
 
 const ICONS: Record<Place, typeof Sun> = {
   today: Sun,
@@ -110,9 +112,12 @@ export function PlacesLayout() {
           <Failed message={words(session.error)} onRetry={() => void session.refetch()} />
         </View>
       ) : null}
+      <VersionBar />
       {session.data && !ended ? <SyncStrip /> : null}
       <View className={session.data && !ended ? 'min-h-0 flex-1' : 'hidden'}>
-        <Slot />
+        <RouteBoundary>
+          <Slot />
+        </RouteBoundary>
       </View>
     </>
   );

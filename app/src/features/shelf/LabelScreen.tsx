@@ -20,6 +20,7 @@ import {
   Choices,
   Failed,
   Field,
+  focusFirstFault,
   Loading,
   NumberField,
   type NumberText,
@@ -110,7 +111,8 @@ function Form({
               busy={shelf.busy ? t('common.loading') : null}
               onPress={() => {
                 setTried(true);
-                if (label) shelf.keep(label, () => router.push(back));
+                if (!label) focusFirstFault();
+                else shelf.keep(label, () => router.push(back));
               }}
               testID="keep-label"
               wide

@@ -1,16 +1,20 @@
 import { policySchema, type Company } from '@alfombra/core';
+import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
+import { useForm } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
+import { z } from 'zod';
 import { useFailureWords } from '@/api/useFailureWords';
+import { useUnsaved } from '@/state/unsavedStore';
 import { SeasonsProgress } from '@/features/season/SeasonsProgress';
 import {
   Button,
   Card,
   Choices,
   Failed,
-  Field,
-  NumberField,
+  FormField,
+  FormNumber,
   type NumberText,
   numberText,
   Title,
@@ -21,7 +25,21 @@ import type { useShelf } from './useShelf';
 
 type Ordinance = Company['policy']['ordinance'];
 const FIELDS = ['from', 'to', 'once', 'year'] as const;
-type Draft = Record<'from' | 'to', string> & Record<'once' | 'year', NumberText>;
+const isDay = (text: string) => /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/.test(text.trim());
+/** No limit, or one above nothing. */
+const limit = z
+  .custom<NumberText>()
+  .refine((text) => text.trim() === '' || (typedNumber(text) ?? 0) > 0, 'rulesUi.error.positive');
+const formSchema = z
+  .object({ from: z.string(), to: z.string(), once: limit, year: limit })
+  .superRefine(({ from, to }, context) => {
+    if (from.trim() === '' && to.trim() === '') return;
+    for (const [path, day] of Object.entries({ from, to })) {
+      if (!isDay(day))
+        context.addIssue({ code: 'custom', path: [path], message: 'rulesUi.error.day' });
+    }
+  });
+type Draft = z.infer<typeof formSchema>;
 
 const draftOf = ({ blackout, mostNitrogen, mostNitrogenYear }: Ordinance): Draft => ({
   from: blackout?.[0] ?? '',
@@ -30,50 +48,19 @@ const draftOf = ({ blackout, mostNitrogen, mostNitrogenYear }: Ordinance): Draft
   year: numberText(mostNitrogenYear),
 });
 
-const isDay = (text: string) => /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/.test(text.trim());
-
-/** What is wrong in each field, by the key of its words. */
-function errorsOf(draft: Draft): Partial<Record<keyof Draft, string>> {
-  const errors: Partial<Record<keyof Draft, string>> = {};
-  const both = draft.from.trim() !== '' || draft.to.trim() !== '';
-  if (both && !isDay(draft.from)) errors.from = 'rulesUi.error.day';
-  if (both && !isDay(draft.to)) errors.to = 'rulesUi.error.day';
-  for (const key of ['once', 'year'] as const) {
-    const value = typedNumber(draft[key]);
-    if (draft[key].trim() !== '' && (value === null || value <= 0)) {
-      errors[key] = 'rulesUi.error.positive';
-    }
-  }
-  return errors;
-}
-
 /** What the place has ruled, and who does the work: the plan keeps to it and the checker judges by it. */
 export function RulesPanel({ shelf }: { shelf: ReturnType<typeof useShelf> }) {
   const { t } = useTranslation();
   const words = useFailureWords();
   const { ordinance, certified } = shelf.policy;
-  const [draft, setDraft] = useState(() => draftOf(ordinance));
-  const [tried, setTried] = useState(false);
+  const { control, handleSubmit, formState, reset } = useForm<Draft>({
+    defaultValues: draftOf(ordinance),
+    resolver: zodResolver(formSchema),
+  });
+  useUnsaved(formState.isDirty);
   const [kept, setKept] = useState(false);
-  const errors = errorsOf(draft);
-  const error = (key: keyof Draft) => {
-    const wrong = errors[key];
-    return tried && wrong ? t(wrong) : undefined;
-  };
-  const set =
-    <Key extends keyof Draft>(key: Key) =>
-    (text: Draft[Key]) => {
-      setKept(false);
-      setDraft({ ...draft, [key]: text });
-    };
-  const change = (part: Partial<Company['policy']>) =>
-    shelf.change(part, () => {
-      setKept(true);
-      setTried(false);
-    });
-  const save = () => {
-    setTried(true);
-    if (Object.keys(errors).length > 0) return;
+  const change = (part: Partial<Company['policy']>) => shelf.change(part, () => setKept(true));
+  const save = handleSubmit((draft) => {
     const next = policySchema.shape.ordinance.parse({
       ...ordinance,
       blackout: draft.from.trim() === '' ? null : [draft.from.trim(), draft.to.trim()],
@@ -81,7 +68,8 @@ export function RulesPanel({ shelf }: { shelf: ReturnType<typeof useShelf> }) {
       mostNitrogenYear: typedNumber(draft.year),
     });
     change({ ordinance: next });
-  };
+    reset(draft);
+  });
   const fixed = !shelf.mayChange;
   return (
     <>
@@ -89,7 +77,6 @@ export function RulesPanel({ shelf }: { shelf: ReturnType<typeof useShelf> }) {
       {fixed ? <Words tone="second">{t('rulesUi.ownerOnly')}</Words> : null}
       <View className="gap-4 lg:flex-row lg:items-start">
         <View className="lg:flex-1">
-          {' '}
           <Card>
             <Title>{t('rulesUi.fertilizer')}</Title>
             <Words tone="second">{t('rulesUi.lead')}</Words>
@@ -97,44 +84,35 @@ export function RulesPanel({ shelf }: { shelf: ReturnType<typeof useShelf> }) {
               FIELDS.map((key) => (
                 <Words
                   key={key}
-                >{`${t(`rulesUi.${key}`)}: ${draft[key] || t('rulesUi.none')}`}</Words>
+                >{`${t(`rulesUi.${key}`)}: ${draftOf(ordinance)[key] || t('rulesUi.none')}`}</Words>
               ))
             ) : (
               <>
-                <Field
+                <FormField
+                  control={control}
+                  name="from"
                   label={t('rulesUi.from')}
                   hint={t('rulesUi.dayHint')}
-                  value={draft.from}
-                  onChange={set('from')}
-                  error={error('from')}
                   testID="rules-from"
                 />
-                <Field
-                  label={t('rulesUi.to')}
-                  value={draft.to}
-                  onChange={set('to')}
-                  error={error('to')}
-                  testID="rules-to"
-                />
-                <NumberField
+                <FormField control={control} name="to" label={t('rulesUi.to')} testID="rules-to" />
+                <FormNumber
+                  control={control}
+                  name="once"
                   label={t('rulesUi.once')}
                   unit={t('rulesUi.unit')}
-                  value={draft.once}
-                  onChange={set('once')}
-                  error={error('once')}
                   testID="rules-once"
                 />
-                <NumberField
+                <FormNumber
+                  control={control}
+                  name="year"
                   label={t('rulesUi.year')}
                   unit={t('rulesUi.unit')}
-                  value={draft.year}
-                  onChange={set('year')}
-                  error={error('year')}
                   testID="rules-year"
                 />
                 <Button
                   label={t('rulesUi.save')}
-                  onPress={save}
+                  onPress={() => void save()}
                   disabled={shelf.busy}
                   testID="rules-save"
                 />
@@ -166,7 +144,6 @@ export function RulesPanel({ shelf }: { shelf: ReturnType<typeof useShelf> }) {
           </Card>
         </View>
         <View className="lg:flex-1">
-          {' '}
           <Card>
             <Title>{t('rulesUi.licence')}</Title>
             <Words tone="second">{t('rulesUi.licenceLead')}</Words>

@@ -1,6 +1,6 @@
 import { companySchema, policySchema } from '@alfombra/core';
 import '@/i18n/deepWords';
-import { fireEvent, render, screen } from '@testing-library/react';
+import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { i18next } from '@/i18n';
 import { ProductSheet } from './ProductSheet';
 import { newDraft, readLabel } from './readLabel';
@@ -48,17 +48,23 @@ const type = (testId: string, value: string) =>
   fireEvent.change(screen.getByTestId(testId), { target: { value } });
 
 describe('the rules of the place', () => {
-  it('says at the field what is wrong, and keeps nothing meanwhile', () => {
+  it('says at the field what is wrong, goes to the first, and keeps nothing meanwhile', async () => {
     const { own, change } = shelf();
     render(<RulesPanel shelf={own} />);
     type('rules-from', '13-40');
     type('rules-once', '-1');
     fireEvent.click(screen.getByTestId('rules-save'));
-    expect(screen.getAllByText('A day as 11-15')).toHaveLength(2);
+    expect(await screen.findAllByText('A day as 11-15')).toHaveLength(2);
     expect(screen.getByText('A number over 0')).toBeTruthy();
+    const first = screen.getByTestId('rules-from');
+    expect(document.activeElement).toBe(first);
+    // The field names the line that says what is wrong with it.
+    expect(document.getElementById(first.getAttribute('aria-describedby')!)?.textContent).toBe(
+      'A day as 11-15',
+    );
     expect(change).not.toHaveBeenCalled();
   });
-  it('keeps the closed days and the limits', () => {
+  it('keeps the closed days and the limits', async () => {
     const { own, change } = shelf();
     render(<RulesPanel shelf={own} />);
     type('rules-from', '11-15');
@@ -66,10 +72,11 @@ describe('the rules of the place', () => {
     // A comma between figures is no decimal here, and nine pounds nobody meant: refused at the field.
     type('rules-once', '0,9');
     fireEvent.click(screen.getByTestId('rules-save'));
+    expect(await screen.findByText(/A number over 0|two different numbers/)).toBeTruthy();
     expect(change).not.toHaveBeenCalled();
-    expect(screen.getByText(/two different numbers/)).toBeTruthy();
     type('rules-once', '0.9');
     fireEvent.click(screen.getByTestId('rules-save'));
+    await waitFor(() => expect(change).toHaveBeenCalled());
     expect(change.mock.calls[0]![0]).toEqual({
       ordinance: {
         blackout: ['11-15', '03-15'],

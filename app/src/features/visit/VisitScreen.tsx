@@ -44,7 +44,6 @@ import { pointCountOf } from './pointCountStore';
 /** The visit: the property in walking order, what is done and what is not, and its end. */
 export function VisitScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const lawn = useLawn(lawnId).data;
   const company = useCompany().data;
   const visits = useVisits(lawnId).data;

@@ -24,6 +24,7 @@ import {
   Chip,
   Choices,
   Failed,
+  focusFirstFault,
   LinkButton,
   Loading,
   NumberField,
@@ -43,7 +44,6 @@ import { usePointCount } from './pointCountStore';
 /** One zone: the grasses of its stand, the point count, and what the site is like. */
 export function ZoneScreen({ lawnId, zoneId }: { lawnId: string; zoneId: string }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const lawn = useLawn(lawnId).data;
   const zone = lawn?.zones.find(({ id }) => id === zoneId);
   const back = `/lawns/${lawnId}/visit`;
@@ -120,7 +120,7 @@ function Form({ lawn, zone, back }: { lawn: Lawn; zone: Zone; back: string }) {
   const stop = draft.site.probe?.stop ?? 'soft';
   const save = () => {
     setTried(true);
-    if (!sound) return;
+    if (!sound) return focusFirstFault();
     const next: Pick<Zone, 'stand' | 'desired' | 'site'> = {
       stand: draft.stand
         .map(({ species }, index) => ({ species, cover: (covers[index] as number) / 100 }))

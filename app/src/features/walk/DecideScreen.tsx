@@ -17,7 +17,7 @@ import {
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { usePutVisit, useSession } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import type { SeasonQuestion, SeasonView } from '@/workers/seasonView';
@@ -58,7 +58,6 @@ const LEAVE_DAYS = 14;
 /** What the technician makes of it, and what grows in the zone; then the walk is kept. */
 export function DecideScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
-  const router = useRouter();
   const { question, view, error, retry } = useLawnSeason(lawnId);
   const walk = useWalkStore(({ walks }) => walks[lawnId]);
   const back = `/lawns/${lawnId}/walk`;

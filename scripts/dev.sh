@@ -1,0 +1,36 @@
+#!/usr/bin/env bash
+# `npm run dev`: the server and the page, both reloading when a source changes. The page is at ALFOMBRA_PORT;
+# Metro behind it, at the next port, turns sources into scripts.
+set -euo pipefail
+ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
+cd "$ROOT"
+bash scripts/settings.sh
+bash scripts/install.sh npm
+bash scripts/install.sh apt mariadb-server mariadbd
+export ALFOMBRA_PORT="${ALFOMBRA_PORT:-8480}"
+export DB_PORT="${ALFOMBRA_DB_PORT:-33480}"
+METRO_PORT=$((ALFOMBRA_PORT + 1))
+for port in "$ALFOMBRA_PORT" "$METRO_PORT"; do
+  if (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; then
+    echo "Port $port is in use. Choose another: ALFOMBRA_PORT=8490 npm run dev" >&2
+    exit 1
+  fi
+done
+node scripts/web-fonts.mjs >/dev/null
+# Expo writes to the tsconfig that it finds; it finds what it wants, and the tree stays clean.
+was="$(bash scripts/database.sh status)"
+bash scripts/database.sh start
+children=()
+end() {
+  trap '' INT TERM EXIT
+  kill "${children[@]}" 2>/dev/null || true
+  wait "${children[@]}" 2>/dev/null || true
+  [ "$was" = running ] || bash scripts/database.sh stop
+}
+trap end INT TERM EXIT
+( cd app && EXPO_OFFLINE=1 EXPO_NO_TELEMETRY=1 exec node ../node_modules/expo/bin/cli start --port "$METRO_PORT" ) &
+children+=($!)
+ALFOMBRA_DB_PORT="$DB_PORT" ALFOMBRA_WEB_PROXY="http://127.0.0.1:$METRO_PORT" \
+  node --watch --import tsx server/src/main.ts "$@" &
+children+=($!)
+wait -n "${children[@]}"
