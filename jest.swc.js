@@ -7,5 +7,5 @@ module.exports = {
       { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' } },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(uuid|cookie|http-proxy-middleware|httpxy)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(uuid|cookie)/)'],
 };

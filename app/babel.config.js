@@ -44,6 +44,9 @@ module.exports = function (api) {
             { packages: { ...packages, ...LIBRARIES }, declared, alias: join(__dirname, 'src') },
           ],
         ]
-      : [],
+      : api.env('test')
+        ? // Jest loads CommonJS: an import that waits is a require there.
+          ['@babel/plugin-transform-dynamic-import']
+        : [],
   };
 };

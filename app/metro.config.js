@@ -112,7 +112,18 @@ const STAND_INS = [
       ]
     : []),
 ];
+// Its parts name one another as ES modules and as CommonJS; two copies would not know of each other's gestures.
+const GESTURES = /^@use-gesture\/core(?:\/(actions|utils|types))?$/;
+const gesturePart = (part) => {
+  const folder = path.dirname(require.resolve('@use-gesture/core/package.json'));
+  return part
+    ? path.join(folder, part, `dist/use-gesture-core-${part}.esm.js`)
+    : path.join(folder, 'dist/use-gesture-core.esm.js');
+};
 config.resolver.resolveRequest = (context, name, platform) => {
+  const gesture = GESTURES.exec(name);
+  if (gesture) return { type: 'sourceFile', filePath: gesturePart(gesture[1]) };
+
   // One copy of the query core, whoever asks for it.
   const from =
     name === '@tanstack/query-core'

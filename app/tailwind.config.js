@@ -4,6 +4,8 @@ const token = (name) => `var(--${name})`;
 module.exports = {
   content: [__dirname + '/src/**/*.{ts,tsx}'],
   presets: [require('nativewind/preset')],
+  // The dyes of light and dark stand in global.css; as 'media' the development page refuses to start.
+  darkMode: 'class',
   theme: {
     colors: {
       transparent: 'transparent',

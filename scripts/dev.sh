@@ -17,7 +17,6 @@ for port in "$ALFOMBRA_PORT" "$METRO_PORT"; do
   fi
 done
 node scripts/web-fonts.mjs >/dev/null
-# Expo writes to the tsconfig that it finds; it finds what it wants, and the tree stays clean.
 was="$(bash scripts/database.sh status)"
 bash scripts/database.sh start
 children=()
@@ -30,7 +29,12 @@ end() {
 trap end INT TERM EXIT
 ( cd app && EXPO_OFFLINE=1 EXPO_NO_TELEMETRY=1 exec node ../node_modules/expo/bin/cli start --port "$METRO_PORT" ) &
 children+=($!)
-ALFOMBRA_DB_PORT="$DB_PORT" ALFOMBRA_WEB_PROXY="http://127.0.0.1:$METRO_PORT" \
+# Who opens the page before Metro listens would see an error and nothing that takes it away.
+until (exec 3<>"/dev/tcp/127.0.0.1/$METRO_PORT") 2>/dev/null; do
+  kill -0 "${children[0]}" 2>/dev/null || { echo "Metro did not start." >&2; exit 1; }
+  sleep 0.5
+done
+ALFOMBRA_DB_PORT="$DB_PORT" ALFOMBRA_WEB_PROXY="http://localhost:$METRO_PORT" \
   node --watch --import tsx server/src/main.ts "$@" &
 children+=($!)
 wait -n "${children[@]}"

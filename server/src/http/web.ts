@@ -3,7 +3,6 @@ import { join } from 'node:path';
 import type { Express, RequestHandler } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
-import { createProxyMiddleware } from 'http-proxy-middleware';
 import { z } from 'zod';
 import { HttpFailure } from './failure';
 
@@ -78,5 +77,12 @@ export function serveWeb(app: Express, folder: string): void {
 }
 
 /** The app as it is being worked on, from who bundles it; its socket that reloads the page, too. */
-export const proxyWeb = (target: string): RequestHandler =>
-  createProxyMiddleware({ target, changeOrigin: true, ws: true });
+export function proxyWeb(target: string): RequestHandler {
+  // Fetched by who works on the app, and by nobody else.
+  const proxy = import('http-proxy-middleware').then(({ createProxyMiddleware }) =>
+    createProxyMiddleware({ target, changeOrigin: true, ws: true }),
+  );
+  return (request, response, next) => {
+    proxy.then((handle) => handle(request, response, next)).catch(next);
+  };
+}

@@ -72,6 +72,6 @@ describe('what has changed since', () => {
     await agent
       .get('/api/take-along')
       .query({ files: 'x'.repeat(5000) })
-      .expect(400);
+      .expect(422);
   });
 });

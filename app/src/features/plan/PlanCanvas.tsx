@@ -1,6 +1,6 @@
 import { planDrawing, type Point } from '@alfombra/core';
 import { moveCorner, snapPoint } from '@alfombra/core/measuring';
-import { useGesture } from '@use-gesture/react';
+import { useDrag, usePinch } from '@use-gesture/react';
 import { useEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
@@ -138,46 +138,44 @@ function PlanSurface({
     cancelAnimationFrame(frame.current);
     setMoving(null);
   };
-  useGesture(
-    {
-      onDrag: ({ first, last, tap, canceled, pinching, cancel, xy, initial, delta }) => {
-        // A second finger has come down: whatever the first one held is let go.
-        if (pinching) cancel();
-        if (pinching || canceled) return drop();
-        const p = placeOf(xy);
-        if (tap) {
-          const hit = nearestEdge(corners.map(at), p, EDGE_REACH_PX);
-          if (hit !== null) onEdge(hit);
-          else onTap(view.toPlan(p));
-          return;
-        }
-        if (first) held.current = hold(placeOf(initial));
-        const holding = held.current;
-        if (holding === 'plan') return view.pan(delta[0], delta[1]);
-        if (!last) {
-          // A mouse or a stylus reports more often than the screen draws: one drawing a frame is enough.
-          cancelAnimationFrame(frame.current);
-          frame.current = requestAnimationFrame(() => setMoving(movedTo(holding, p)));
-          return;
-        }
-        drop();
-        const dropped = movedTo(holding, p);
-        if (dropped && 'grip' in dropped) onMark(dropped.grip);
-        else if (dropped) onCorner(dropped.outline);
-      },
-      onPinch: ({ first, origin, movement: [factor], memo }) => {
-        const p = placeOf(origin);
-        const before = first ? { factor: 1, p } : (memo as { factor: number; p: Point });
-        view.pinch(p, factor / before.factor, p.x - before.p.x, p.y - before.p.y);
-        return { factor, p };
-      },
+  const target = {
+    target: surface as unknown as RefObject<HTMLElement>,
+    eventOptions: { passive: false },
+  };
+  useDrag(
+    ({ first, last, tap, canceled, touches, cancel, xy, initial, delta }) => {
+      // A second finger has come down: whatever the first one held is let go.
+      if (touches > 1) cancel();
+      if (touches > 1 || canceled) return drop();
+      const p = placeOf(xy);
+      if (tap) {
+        const hit = nearestEdge(corners.map(at), p, EDGE_REACH_PX);
+        if (hit !== null) onEdge(hit);
+        else onTap(view.toPlan(p));
+        return;
+      }
+      if (first) held.current = hold(placeOf(initial));
+      const holding = held.current;
+      if (holding === 'plan') return view.pan(delta[0], delta[1]);
+      if (!last) {
+        // A mouse or a stylus reports more often than the screen draws: one drawing a frame is enough.
+        cancelAnimationFrame(frame.current);
+        frame.current = requestAnimationFrame(() => setMoving(movedTo(holding, p)));
+        return;
+      }
+      drop();
+      const dropped = movedTo(holding, p);
+      if (dropped && 'grip' in dropped) onMark(dropped.grip);
+      else if (dropped) onCorner(dropped.outline);
     },
-    {
-      target: surface as unknown as RefObject<HTMLElement>,
-      eventOptions: { passive: false },
-      drag: { filterTaps: true, threshold: TAP_PX },
-    },
+    { ...target, filterTaps: true, threshold: TAP_PX },
   );
+  usePinch(({ first, origin, movement: [factor], memo }) => {
+    const p = placeOf(origin);
+    const began = first ? { seen: view.seen, p } : (memo as { seen: typeof view.seen; p: Point });
+    view.pinch(began.seen, began.p, p, factor);
+    return began;
+  }, target);
   const from = useMemo(() => view.toPlan({ x: 0, y: 0 }), [view]);
   const to = useMemo(() => view.toPlan({ x: width, y: height }), [view, width, height]);
   const size = { width, height, at };

@@ -60,15 +60,28 @@ export function usePlanView(fit: Box, width: number, height: number) {
       toPlan,
       pan: (dx: number, dy: number) =>
         setView({ zoom, centre: kept({ x: x0 - dx / scale, y: y0 - dy / scale }) }),
-      /** Closer or farther by a factor, with what lies under the fingers staying there, and the fingers' own way. */
-      pinch: (at: Point, factor: number, dx: number, dy: number) => {
-        const next = within(zoom * factor, LEAST_ZOOM, MOST_ZOOM);
-        const under = toPlan({ x: at.x - dx, y: at.y - dy });
+      /** How it is seen now: what a gesture begins with. */
+      seen: { zoom, x0, y0 },
+      /**
+       * Closer or farther by a factor than when two fingers came down, with what lay between them then still
+       * between them now. From the beginning of the gesture, for a screen reports more often than it draws.
+       */
+      pinch: (
+        began: { zoom: number; x0: number; y0: number },
+        from: Point,
+        at: Point,
+        factor: number,
+      ) => {
+        const next = within(began.zoom * factor, LEAST_ZOOM, MOST_ZOOM);
+        const before = fitScale * began.zoom;
+        const after = fitScale * next;
+        const shift = (start: number, of: number, to: number, middle: number) =>
+          start + (of - middle) / before - (to - middle) / after;
         setView({
           zoom: next,
           centre: kept({
-            x: under.x - (at.x - width / 2) / (fitScale * next),
-            y: under.y - (at.y - height / 2) / (fitScale * next),
+            x: shift(began.x0, from.x, at.x, width / 2),
+            y: shift(began.y0, from.y, at.y, height / 2),
           }),
         });
       },

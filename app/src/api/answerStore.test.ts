@@ -1,0 +1,38 @@
+import 'fake-indexeddb/auto';
+import { hashKey, QueryClient } from '@tanstack/react-query';
+import { answerStore, clearAnswers, keepAnswers } from './answerStore';
+import { keys } from './keys';
+import { persister } from './queryClient';
+
+afterEach(clearAnswers);
+
+it('keeps answers under the hash that the cache looks for', () => {
+  for (const key of [keys.lawns, keys.lawn('a'), keys.ofLawn('a', 'visits'), keys.weather('x')]) {
+    expect(JSON.stringify(key)).toBe(hashKey(key));
+  }
+});
+
+it('is read by a screen as if the screen had asked itself', async () => {
+  const lawns = Array.from({ length: 1200 }, (_, index) => ({
+    key: keys.lawn(`lawn-${index}`),
+    data: { id: `lawn-${index}` },
+  }));
+  await keepAnswers(lawns, Date.now());
+  const asked = jest.fn();
+  const client = new QueryClient({
+    defaultOptions: { queries: { persister: persister.persisterFn, retry: false } },
+  });
+  const read = await client.fetchQuery({ queryKey: keys.lawn('lawn-1199'), queryFn: asked });
+  expect(read).toEqual({ id: 'lawn-1199' });
+  expect(asked).not.toHaveBeenCalled();
+  client.clear();
+});
+
+it('is forgotten when it is too old', async () => {
+  await keepAnswers([{ key: keys.lawn('old'), data: 1 }], Date.now() - answerStore.maxAge - 1);
+  const client = new QueryClient({
+    defaultOptions: { queries: { persister: persister.persisterFn, retry: false } },
+  });
+  expect(await client.fetchQuery({ queryKey: keys.lawn('old'), queryFn: () => 2 })).toBe(2);
+  client.clear();
+});
