@@ -47,12 +47,13 @@ it('is not there while nothing waits', () => {
   expect(screen.queryByTestId('sync-strip')).toBeNull();
 });
 
-it('counts what waits and says that there is no line', () => {
+it('counts what waits and says that there is no line', async () => {
   show({ writes: [pending({}), pending({ seq: 2, kind: 'visit' })], line: 'down' });
   expect(screen.getByRole('status').textContent).toBe('2 waiting to be sent · no connection');
   openSheet();
+  // The sheet is fetched when it is opened.
   expect(
-    screen.getByText('No connection. 40 lawns are on this phone; go on working.'),
+    await screen.findByText('No connection. 40 lawns are on this phone; go on working.'),
   ).toBeTruthy();
   expect(screen.getByText('Lawn · 1 Test Street')).toBeTruthy();
 });
