@@ -25,7 +25,7 @@ const latinUpTo = (last) =>
     ),
   );
 /** Headings: the letters of English and its neighbours, and the signs between words; others fall back. */
-const HEADING = `${latinUpTo(0x7e)}ÀÁÂÄÇÈÉÊÍÑÓÔÖÚÜßàáâãäåæçèéêëíîïñóôõöøùúûü¡¿°²·×–—‘’“”…→−`;
+const HEADING = `${latinUpTo(0x7e)}ÁÉÍÑÓÖÜßáâäçèéêëíîïñóôöúûü¡¿°²·×–—‘’“”…→−`;
 
 /** Text: the letters that names are written in, and every sign that our sources show. */
 function letters() {

@@ -23,7 +23,7 @@ export const lawnFileSchema = z.object({
 export type LawnFile = z.infer<typeof lawnFileSchema>;
 
 /** Lawns are compared in so many groups, by their ids: a change of one sends its group again. */
-export const TAKE_ALONG_GROUPS = 128;
+export const TAKE_ALONG_GROUPS = 64;
 
 /**
  * What a phone has taken along before, as the server's own short digests. `files` holds one digest of
