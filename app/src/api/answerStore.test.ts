@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { hashKey, QueryClient } from '@tanstack/react-query';
-import { answerStore, clearAnswers, keepAnswers } from './answerStore';
+import { createStore, set } from 'idb-keyval';
+import { answerStore, clearAnswers, keepAnswers, keepTaken, keptTaken } from './answerStore';
 import { keys } from './keys';
 import { persister } from './queryClient';
 
@@ -35,4 +36,12 @@ it('is forgotten when it is too old', async () => {
   });
   expect(await client.fetchQuery({ queryKey: keys.lawn('old'), queryFn: () => 2 })).toBe(2);
   client.clear();
+});
+
+it('does not say that it has what an older app has kept', async () => {
+  await keepTaken({ files: 'abc' }, 5);
+  expect(await keptTaken()).toMatchObject({ taken: { files: 'abc' }, at: 5 });
+  const place = createStore('alfombra-answers', 'answers');
+  await set('taken-along', { taken: { files: 'abc' }, at: 5, buster: 'v2' }, place);
+  expect(await keptTaken()).toBeUndefined();
 });

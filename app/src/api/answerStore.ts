@@ -66,8 +66,20 @@ export async function keepAnswers(
   }
 }
 
-/** What was taken along and when, so that only what has changed is fetched the next time. */
-export const keptTaken = (): Promise<{ taken: unknown; at: number } | undefined> =>
-  get('taken-along', place());
+interface Kept {
+  taken: unknown;
+  /** When all of it was fetched, ms. */
+  at: number;
+  buster: string;
+}
+
+/**
+ * What was taken along and when, so that only what has changed is fetched the next time; nothing once the
+ * answers themselves are no longer read, for what came with them must come again.
+ */
+export async function keptTaken(): Promise<Kept | undefined> {
+  const kept = await get<Kept>('taken-along', place());
+  return kept?.buster === BUSTER ? kept : undefined;
+}
 export const keepTaken = (taken: unknown, at: number): Promise<void> =>
-  set('taken-along', { taken, at }, place());
+  set('taken-along', { taken, at, buster: BUSTER } satisfies Kept, place());
