@@ -55,7 +55,7 @@ const run: Record<CommandName, (input: unknown) => unknown> = {
   },
   soil: (raw) => {
     const { weather, factors, readings, thresholds } = parse('soil', raw);
-    const zone = { id: readings[0]?.zoneId ?? 'zone', site: { factors } };
+    const zone = { id: readings[0]?.zoneId ?? 'zone', factors };
     const season = zoneSoil(zone, weather, readings);
     return {
       start: season.start,

@@ -15,6 +15,7 @@ import {
   syntheticForecast,
   syntheticPast,
   syntheticYear,
+  siteFactors,
   zoneSoil,
   type GrassSlug,
   type SeasonRequest,
@@ -159,7 +160,7 @@ report(
 );
 report(
   'one soil season (40 simulated years)',
-  measure(() => zoneSoil(one.zones[0]!, year, [])),
+  measure(() => zoneSoil({ id: 'z', factors: siteFactors(one.zones[0]!) }, year, [])),
   measure(copy(year)),
 );
 report(

@@ -3,7 +3,7 @@ import { clear, createStore, del, get, set, setMany, type UseStore } from 'idb-k
 
 const PREFIX = 'answer';
 /** Raised when what is kept is no longer what the screens expect. */
-const BUSTER = 'v3';
+const BUSTER = 'v4';
 const DAY_MS = 24 * 3_600_000;
 /** How long what the server said is good enough to work on without a line. */
 const KEPT_DAYS = 30;

@@ -2,10 +2,12 @@ import {
   applicationRecordSchema,
   customerSchema,
   lawnSchema,
+  phReadingsOf,
   photoSchema,
   readingSchema,
   reportSchema,
   soilSampleSchema,
+  temperaturesOf,
   visitSchema,
   type ApplicationRecord,
   type Customer,
@@ -77,8 +79,21 @@ function useOfLawn<Document extends { id: string; version: number }>(
 }
 
 export const useVisits = (id: string) => useOfLawn<Visit>(id, 'visits', 'visit', visitSchema);
-export const useReadings = (id: string) =>
+/** Everything that was read in the soil, also what was taken back. */
+export const useAllReadings = (id: string) =>
   useOfLawn<Reading>(id, 'readings', 'reading', readingSchema);
+/** Soil temperatures that count. */
+export function useReadings(id: string) {
+  const query = useAllReadings(id);
+  const data = useMemo(() => query.data && temperaturesOf(query.data), [query.data]);
+  return { ...query, data };
+}
+/** pH readings that count. */
+export function usePhReadings(id: string) {
+  const query = useAllReadings(id);
+  const data = useMemo(() => query.data && phReadingsOf(query.data), [query.data]);
+  return { ...query, data };
+}
 export const useSamples = (id: string) =>
   useOfLawn<SoilSample>(id, 'samples', 'sample', soilSampleSchema);
 export const usePhotos = (id: string) => useOfLawn<Photo>(id, 'photos', 'photo', photoSchema);

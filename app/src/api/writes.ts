@@ -125,13 +125,14 @@ export function usePutVisit(lawnId: string) {
 }
 
 export function usePutReading(lawnId: string) {
+  const copy = useServerCopy();
   return useWrite(
     lawnId,
     ({ id, body }: { id: string; body: ReadingBody }) => ({
       kind: 'reading',
       id,
       body,
-      base: null,
+      base: copy.ofLawn(lawnId, 'readings', id),
     }),
     ({ id }) => id,
   );

@@ -6,6 +6,7 @@ const store = () => usePlanStore.getState();
 const steps = () => usePlanStore.temporal.getState();
 
 beforeEach(() => {
+  usePlanStore.setState({ laid: {} });
   store().finish();
   store().open(lawn);
   steps().clear();
@@ -30,6 +31,15 @@ it('is on the device, and goes on where it was for the same lawn only', () => {
   expect(kept.state.plan.origin).toEqual({ lat: 3, lon: 3 });
   store().open(lawn);
   expect(store().plan!.origin).toEqual({ lat: 3, lon: 3 });
+  store().open({ ...lawn, id: 'other' });
+  expect(store().plan!.origin).toBeNull();
+  // Looking at another lawn's plan costs no drawing, of the one or of the other.
+  store().change({ origin: { lat: 7, lon: 7 } });
+  store().open(lawn);
+  expect(store().plan!.origin).toEqual({ lat: 3, lon: 3 });
+  store().open({ ...lawn, id: 'other' });
+  expect(store().plan!.origin).toEqual({ lat: 7, lon: 7 });
+  store().finish();
   store().open({ ...lawn, id: 'other' });
   expect(store().plan!.origin).toBeNull();
 });

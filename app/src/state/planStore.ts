@@ -6,7 +6,15 @@ import { persist } from 'zustand/middleware';
 /** The parts of a lawn that are drawn. */
 export type Plan = Pick<Lawn, 'zones' | 'features' | 'pins' | 'lines' | 'weedPatches' | 'origin'>;
 
+/** A drawing that was left for that of another lawn. */
+interface Laid {
+  plan: Plan;
+  from: Lawn | null;
+}
+
 interface PlanState {
+  /** Drawings of other lawns that are not saved, by lawn id. */
+  laid: Record<string, Laid>;
   /** Lawn whose plan is being drawn; `null` when none is. */
   lawnId: string | null;
   plan: Plan | null;
@@ -35,19 +43,33 @@ export const usePlanStore = create<PlanState>()(
   temporal(
     persist(
       (set, get) => ({
+        laid: {},
         lawnId: null,
         plan: null,
         from: null,
         touched: false,
         open: (lawn) => {
-          if (get().lawnId === lawn.id && get().plan && get().touched) return;
-          set({ lawnId: lawn.id, plan: planOf(lawn), from: lawn, touched: false });
+          const { lawnId, plan, from, touched, laid } = get();
+          if (lawnId === lawn.id && plan && touched) return;
+          const { [lawn.id]: again, ...others } = laid;
+          set({
+            laid: lawnId && plan && touched ? { ...others, [lawnId]: { plan, from } } : others,
+            lawnId: lawn.id,
+            plan: again?.plan ?? planOf(lawn),
+            from: again ? again.from : lawn,
+            touched: again !== undefined,
+          });
         },
         change: (change) =>
           set(({ plan }) => (plan ? { plan: { ...plan, ...change }, touched: true } : {})),
         finish: () => set({ lawnId: null, plan: null, from: null, touched: false }),
       }),
-      { name: 'alfombra-plan', version: 1 },
+      {
+        name: 'alfombra-plan',
+        version: 2,
+        // One drawing at a time was kept before.
+        migrate: (kept) => ({ ...(kept as PlanState), laid: {} }),
+      },
     ),
     {
       limit: MOST_STEPS_BACK,

@@ -55,6 +55,16 @@ export function Choice({
   );
 }
 
+export interface ChoicesProps<Value extends string> {
+  label: string;
+  value: Value | null;
+  options: readonly Value[];
+  nameOf: (option: Value) => string;
+  onChange: (value: Value) => void;
+  /** What is wrong with the choice; stands under it. */
+  error?: string | undefined;
+}
+
 /** One of a few words, under its label. */
 export function Choices<Value extends string>({
   label,
@@ -62,13 +72,8 @@ export function Choices<Value extends string>({
   options,
   nameOf,
   onChange,
-}: {
-  label: string;
-  value: Value | null;
-  options: readonly Value[];
-  nameOf: (option: Value) => string;
-  onChange: (value: Value) => void;
-}) {
+  error,
+}: ChoicesProps<Value>) {
   return (
     <View className="gap-1">
       <Words size="note" weight="semi" tone="second" aria-hidden>
@@ -92,6 +97,11 @@ export function Choices<Value extends string>({
           </Choice>
         ))}
       </ChoiceGroup>
+      {error ? (
+        <Words size="note" weight="semi" tone="stop" role="alert">
+          {error}
+        </Words>
+      ) : null}
     </View>
   );
 }

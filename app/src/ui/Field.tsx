@@ -137,6 +137,15 @@ const NATIVE_STYLE = {
   boxSizing: 'border-box',
 } as const;
 
+export interface PickerProps extends Common {
+  value: string;
+  onChange: (value: string) => void;
+  type: 'date' | 'time';
+  min?: string;
+  max?: string;
+  fieldRef?: Line['fieldRef'];
+}
+
 /** A day or a time by the phone's own picker. */
 export function PickerField({
   label,
@@ -148,14 +157,7 @@ export function PickerField({
   min,
   max,
   fieldRef,
-}: Common & {
-  value: string;
-  onChange: (value: string) => void;
-  type: 'date' | 'time';
-  min?: string;
-  max?: string;
-  fieldRef?: Line['fieldRef'];
-}) {
+}: PickerProps) {
   const noteId = useId();
   return (
     <Frame label={label} error={error} hint={hint} noteId={noteId}>
@@ -174,6 +176,13 @@ export function PickerField({
   );
 }
 
+export interface SelectProps<Value extends string> extends Common {
+  value: Value;
+  options: readonly { value: Value; label: string }[];
+  onChange: (value: Value) => void;
+  fieldRef?: Line['fieldRef'];
+}
+
 /** One of a list by the phone's own chooser. */
 export function SelectField<Value extends string>({
   label,
@@ -182,15 +191,13 @@ export function SelectField<Value extends string>({
   value,
   options,
   onChange,
-}: Common & {
-  value: Value;
-  options: readonly { value: Value; label: string }[];
-  onChange: (value: Value) => void;
-}) {
+  fieldRef,
+}: SelectProps<Value>) {
   const noteId = useId();
   return (
     <Frame label={label} error={error} hint={hint} noteId={noteId}>
       {unstable_createElement('select', {
+        ref: fieldRef,
         value,
         'aria-label': label,
         ...saidBy({ error, hint }, noteId),

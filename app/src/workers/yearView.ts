@@ -1,8 +1,9 @@
 import {
   addDays,
+  assumedGrass,
   grass,
   localDate,
-  mainGrass,
+  regionGrass,
   yearOf,
   zoneSchema,
   type LocalDate,
@@ -51,8 +52,11 @@ export interface YearView {
 const UPKEEP_INDEX = { basic: 0, standard: 1, showpiece: 2 } as const;
 
 /** Works out a zone's year. Runs in a worker; pure. */
-export function yearView({ zone, region, upkeep, readings, weather }: YearQuestion): YearView {
-  const yearly = grass(mainGrass(zone)).nitrogen?.yearLbPer1000[UPKEEP_INDEX[upkeep]] ?? 0;
+export function yearView(question: YearQuestion): YearView {
+  const { region, upkeep, readings, weather } = question;
+  const main = assumedGrass(question.zone, region);
+  const zone = { ...question.zone, desired: [main] };
+  const yearly = grass(main).nitrogen?.yearLbPer1000[UPKEEP_INDEX[upkeep]] ?? 0;
   const year = lawnYear(zone, weather, readings, yearly);
   const first = localDate(`${yearOf(weather.today)}-01-01`);
   const days: DayReading[] = [];
@@ -79,13 +83,6 @@ export function yearView({ zone, region, upkeep, readings, weather }: YearQuesti
   };
 }
 
-/** Grass of the open sunny lawn that stands for a region. */
-const REFERENCE_GRASS = {
-  north: 'kentucky-bluegrass',
-  transition: 'tall-fescue',
-  south: 'bermuda-hybrid',
-} as const;
-
 /** An open lawn in the sun, as the yardstick of a region. */
 export const referenceZone = (region: Region): Zone =>
   zoneSchema.parse({
@@ -97,7 +94,7 @@ export const referenceZone = (region: Region): Zone =>
       { x: 100, y: 100 },
     ],
     edges: ['confirmed', 'confirmed', 'confirmed'],
-    stand: [{ species: REFERENCE_GRASS[region], cover: 0.95 }],
-    desired: [REFERENCE_GRASS[region]],
+    stand: [{ species: regionGrass[region], cover: 0.95 }],
+    desired: [regionGrass[region]],
     site: { factors: ['full-sun-short'], irrigated: false },
   });

@@ -2,6 +2,7 @@ import { patchSchema, zoneSchema } from '../lawn';
 import { addDays, localDate } from '../units';
 import { applicationRecordSchema } from './applicationRecord';
 import { gatheredSigns, type GatherInput } from './gatheredSigns';
+import type { PhReading } from './reading';
 import { soilSampleSchema } from './soilSample';
 
 const ZONE = '0190a000-0000-7000-8000-000000000001';
@@ -43,6 +44,7 @@ const gather = (fields: Partial<GatherInput> = {}) =>
     days: [],
     records: [],
     samples: [],
+    ph: [],
     earlier: [],
     ...fields,
   });
@@ -206,6 +208,30 @@ describe('what the laboratory said', () => {
     const signs = gather({ samples: [sample('whole-zone', 6.5), sample('poor', 8.1, 4)] });
     expect(yes(signs)).toEqual(['t-ec-high', 't-ph-high']);
     expect(signs['t-ph-low']).toEqual({ answer: false, from: 'soil' });
+  });
+  it('takes a kit at its word only beyond its own error, and never with tap water', () => {
+    const kit = (spots: number[], water: 'rain' | 'tap' = 'rain'): PhReading[] => [
+      {
+        kind: 'ph',
+        id: '0190a000-0000-7000-8000-0000000000b1',
+        version: 1,
+        lawnId: '0190a000-0000-7000-8000-0000000000b2',
+        zoneId: ZONE,
+        date: localDate('2026-04-01'),
+        spots,
+        kit: '',
+        water,
+        takenBack: false,
+      },
+    ];
+    expect(yes(gather({ ph: kit([8.2, 8.1]) }))).toEqual(['t-ph-high']);
+    expect(gather({ ph: kit([8, 8.2]) })).toEqual({});
+    expect(gather({ ph: kit([8.2, 8.1], 'tap') })).toEqual({});
+    expect(yes(gather({ ph: kit([4.4, 4.2]) }))).toEqual(['t-ph-low']);
+    // The laboratory outranks the kit.
+    expect(gather({ ph: kit([8.6]), samples: [sample('poor', 6.5)] })['t-ph-high']?.answer).toBe(
+      false,
+    );
   });
   it('says nothing of the best spot', () => {
     expect(gather({ samples: [sample('best', 8.1)] })).toEqual({});

@@ -1,5 +1,5 @@
 import type { Answers } from '../diagnosis';
-import { fertilizer, grass, herbicide, testThresholds } from '../knowledge';
+import { fertilizer, grass, herbicide, phSpots, testThresholds } from '../knowledge';
 import { gathering, severeColdF, wholeLawnSigns } from '../knowledge/gathering';
 import { closestOnEdge } from '../lawn/editOutline';
 import { mainGrass, probeVerdict, type Patch, type Point, type Zone } from '../lawn';
@@ -7,6 +7,7 @@ import { addDays, daysBetween, type LocalDate } from '../units';
 import { contextSigns, type DailyWeather } from '../weather';
 import type { ApplicationRecord } from './applicationRecord';
 import type { Lawn } from './lawn';
+import type { PhReading } from './reading';
 import type { SoilSample } from './soilSample';
 
 /** Where an answer came from that nobody tapped. */
@@ -27,6 +28,7 @@ export interface GatherInput {
   days: readonly DailyWeather[];
   records: readonly ApplicationRecord[];
   samples: readonly SoilSample[];
+  ph: readonly PhReading[];
   /** Answers of the other looks of this visit, in order. */
   earlier: readonly Answers[];
 }
@@ -165,6 +167,30 @@ function recordSigns({ zone, records, today, lawn }: GatherInput): Record<string
   return signs;
 }
 
+/**
+ * What a kit said of the zone, as far as it is beyond the kit's own error. A kit in the middle says
+ * nothing: the laboratory may still find otherwise.
+ */
+function kitSigns({ zone, ph, today }: GatherInput): Record<string, boolean> {
+  const main = mainGrass(zone);
+  const latest = ph
+    .filter(
+      ({ zoneId, date, water }) =>
+        zoneId === zone.id &&
+        // Tap water has a pH of its own, and the chart then shows that.
+        water !== 'tap' &&
+        date >= addDays(today, -gathering.days.soilReport),
+    )
+    .sort((a, b) => (a.date < b.date ? 1 : -1))[0];
+  const range = main ? grass(main).ph?.ok : undefined;
+  if (!latest || latest.spots.length === 0) return {};
+  const { kitError } = phSpots;
+  return {
+    ...(Math.min(...latest.spots) - kitError > gathering.highPh ? { 't-ph-high': true } : {}),
+    ...(range && Math.max(...latest.spots) + kitError < range[0] ? { 't-ph-low': true } : {}),
+  };
+}
+
 /** What the laboratory said of the poor spot, or else of the zone. */
 function soilSigns({ zone, samples, today }: GatherInput): Record<string, boolean> {
   const reports = samples
@@ -176,9 +202,10 @@ function soilSigns({ zone, samples, today }: GatherInput): Record<string, boolea
   const chosen =
     reports.find(({ from }) => from === 'poor') ??
     reports.find(({ from }) => from === 'whole-zone');
+  const main = mainGrass(zone);
   if (!chosen?.report || zone.stand.length === 0) return {};
   const { ph, salinityDsM } = chosen.report;
-  const range = grass(mainGrass(zone)).ph?.ok;
+  const range = main ? grass(main).ph?.ok : undefined;
   return {
     't-ph-high': ph > gathering.highPh,
     ...(range ? { 't-ph-low': ph < range[0] } : {}),
@@ -188,7 +215,8 @@ function soilSigns({ zone, samples, today }: GatherInput): Record<string, boolea
 
 /** A winter colder than the zone's grass bears; the record begins in January, so only a yes is sure. */
 function coldSigns({ zone, days }: GatherInput): Record<string, boolean> {
-  const limit = zone.stand.length > 0 ? severeColdF[mainGrass(zone)] : undefined;
+  const main = mainGrass(zone);
+  const limit = main && zone.stand.length > 0 ? severeColdF[main] : undefined;
   return limit !== undefined && days.some(({ tminF }) => tminF < limit)
     ? { 'c-severe-cold': true }
     : {};
@@ -218,6 +246,7 @@ export function gatheredSigns(input: GatherInput): Record<string, GatheredSign> 
     ...from('weather', coldSigns(input)),
     ...from('plan', placeSigns(input)),
     ...from('record', recordSigns(input)),
+    ...from('soil', kitSigns(input)),
     ...from('soil', soilSigns(input)),
     ...from('earlier-look', sharedSigns(input.earlier)),
   ]);

@@ -234,8 +234,8 @@ export const endpoints: readonly Endpoint[] = [
   {
     method: 'put',
     path: '/api/readings/{id}',
-    summary: 'Write a soil thermometer reading',
-    request: versioned(readingBodySchema),
+    summary: 'Write a soil thermometer or pH reading',
+    request: withVersion(readingBodySchema),
     response: readingSchema,
   },
   {

@@ -1,8 +1,64 @@
 import { z } from 'zod';
-import { probeReadingSchema } from '../weather';
+import { localDateSchema, probeReadingSchema, type ProbeReading } from '../weather';
 
-/** A probe reading with the lawn it belongs to. */
-export const readingBodySchema = probeReadingSchema.omit({ id: true }).extend({ lawnId: z.uuid() });
+/** Taken back by who took it: kept in the papers, counted nowhere. */
+const takenBack = z.boolean().default(false);
+
+/** A soil thermometer reading with the lawn it belongs to. */
+const temperatureBodySchema = probeReadingSchema
+  .omit({ id: true })
+  .extend({ kind: z.literal('temperature').optional(), lawnId: z.uuid(), takenBack });
+
+/** A pH kit at several spots, the first where the turf is best. */
+const phBodySchema = z.object({
+  kind: z.literal('ph'),
+  lawnId: z.uuid(),
+  zoneId: z.uuid(),
+  date: localDateSchema,
+  spots: z
+    .array(z.number().min(2, 'pH lies between 2 and 12').max(12, 'pH lies between 2 and 12'))
+    .min(1, 'read at least one spot')
+    .max(12),
+  /** Whose chart was read: a kit's name as it stands on the box, or what it reads by. */
+  kit: z.string().trim().max(60).default(''),
+  /** Tap water of its own shifts the colour. */
+  water: z.enum(['distilled', 'rain', 'tap', 'unknown']).default('unknown'),
+  takenBack,
+});
+
+/** What was read in a zone's soil on one day. */
+export const readingBodySchema = z.discriminatedUnion('kind', [
+  temperatureBodySchema,
+  phBodySchema,
+]);
 export type ReadingBody = z.infer<typeof readingBodySchema>;
-export const readingSchema = readingBodySchema.extend({ id: z.uuid(), version: z.number().int() });
+const stored = { id: z.uuid(), version: z.number().int() };
+export const readingSchema = z.discriminatedUnion('kind', [
+  temperatureBodySchema.extend(stored),
+  phBodySchema.extend(stored),
+]);
 export type Reading = z.infer<typeof readingSchema>;
+export type PhReading = Extract<Reading, { kind: 'ph' }>;
+
+/** The soil temperatures among the readings, without what was taken back. */
+export const temperaturesOf = <Of extends ReadingBody>(
+  readings: readonly Of[],
+): Exclude<Of, { kind: 'ph' }>[] =>
+  readings.filter(
+    (reading): reading is Exclude<Of, { kind: 'ph' }> =>
+      reading.kind !== 'ph' && !reading.takenBack,
+  );
+
+/** The pH readings, without what was taken back. */
+export const phReadingsOf = <Of extends ReadingBody>(
+  readings: readonly Of[],
+): Extract<Of, { kind: 'ph' }>[] =>
+  readings.filter(
+    (reading): reading is Extract<Of, { kind: 'ph' }> =>
+      reading.kind === 'ph' && !reading.takenBack,
+  );
+
+/** What the season reads of them. */
+export const probeReadingsOf = (
+  readings: readonly (ReadingBody & { id: string })[],
+): ProbeReading[] => temperaturesOf(readings);

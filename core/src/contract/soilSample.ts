@@ -32,6 +32,8 @@ export const soilSampleBodySchema = z.object({
   /** Best turf as a control, or a poor spot. */
   from: z.enum(['best', 'poor', 'whole-zone']),
   sentOn: localDateSchema.nullable().default(null),
+  /** Where it was sent; only the stand-in answers by itself, with made-up figures. */
+  laboratory: z.enum(['own', 'stand-in']).default('own'),
   report: soilReportSchema.nullable().default(null),
 });
 export type SoilSampleBody = z.infer<typeof soilSampleBodySchema>;

@@ -16,11 +16,15 @@ export const soilResponseSource: Source = {
   ref: 'Form: Zheng, Hunt & Running 1993, Climate Research 2:183-191; digits from memory',
 };
 
-export const SITE_FACTORS = [
+/** How much sun reaches the turf; one of them holds. */
+export const SITE_EXPOSURES = [
   'full-sun-short',
   'full-sun-tall',
   'half-shade',
   'full-shade',
+] as const;
+export const SITE_FACTORS = [
+  ...SITE_EXPOSURES,
   'south-slope-or-masonry',
   'north-slope',
   'bare-soil',

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { areaSigma, polygonArea, zoneArea } from './area';
 import { contaminantWeeds, desiredCover, governingGrasses, mainGrass } from './stand';
-import { standSchema, zoneSchema } from './zone';
+import { siteFactors } from './siteFactors';
+import { siteSchema, standSchema, zoneSchema } from './zone';
+import type { SiteFactor } from '../knowledge';
 
 const P = (pairs: [number, number][]) => pairs.map(([x, y]) => ({ x, y }));
 const SHAPE = P([
@@ -57,6 +59,7 @@ describe('a stand', () => {
       { species: 'bermuda-common' as const, cover: 0.18 },
     ],
     desired: ['tall-fescue' as const, 'perennial-ryegrass' as const, 'kentucky-bluegrass' as const],
+    tolerated: [],
   };
   it('lets the tender 6 % govern and the hardy 6 % not (common practice)', () => {
     expect(governingGrasses(zone)).toEqual(['tall-fescue', 'perennial-ryegrass']);
@@ -65,6 +68,26 @@ describe('a stand', () => {
   });
   it('turns an unwanted grass into a weed', () => {
     expect(contaminantWeeds(zone)).toEqual([{ weed: 'bermuda-common', cover: 0.18 }]);
+    expect(contaminantWeeds({ ...zone, tolerated: ['bermuda-common'] })).toEqual([]);
+  });
+  it('assumes no grass where nobody has named one', () => {
+    expect(mainGrass({ stand: [], desired: [] })).toBeNull();
+    expect(governingGrasses({ stand: [], desired: [] })).toEqual([]);
+  });
+  it('reads the sun of a zone from its hours where no exposure was picked', () => {
+    const sunny = (sunHours: number | null, factors: SiteFactor[] = []) =>
+      siteFactors({ ...zone, site: siteSchema.parse({ sunHours, factors }) });
+    expect(sunny(null)).toEqual([]);
+    expect(sunny(2.9)).toEqual(['full-shade']);
+    expect(sunny(3)).toEqual(['half-shade']);
+    expect(sunny(5.9, ['north-slope'])).toEqual(['north-slope', 'half-shade']);
+    // Tall fescue is kept high, bermuda low.
+    expect(sunny(6)).toEqual(['full-sun-tall']);
+    const low = { stand: [], desired: ['bermuda-hybrid' as const] };
+    expect(siteFactors({ ...low, site: siteSchema.parse({ sunHours: 9 }) })).toEqual([
+      'full-sun-short',
+    ]);
+    expect(sunny(2, ['full-sun-tall'])).toEqual(['full-sun-tall']);
   });
   it('governs by what is wanted when nothing grows', () => {
     expect(governingGrasses({ stand: [], desired: ['centipede'] })).toEqual(['centipede']);
@@ -94,6 +117,6 @@ describe('bad input', () => {
       desired: [],
       site: {},
     });
-    expect(paths(result)).toEqual(expect.arrayContaining(['name', 'desired']));
+    expect(paths(result)).toEqual(expect.arrayContaining(['name', 'edges']));
   });
 });

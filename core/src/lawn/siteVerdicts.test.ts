@@ -60,6 +60,13 @@ describe('what readings on site mean (common practice unless said)', () => {
     ]);
     expect(judgeSpots([54, 55, 53, 66]).some(({ outlier }) => outlier)).toBe(false);
     expect(judgeSpots([54, 54, 54, 54, 54]).some(({ outlier }) => outlier)).toBe(false);
+    const odd = (values: number[]) => judgeSpots(values).map(({ outlier }) => outlier);
+    // A misread spot stands out of three; of two nobody can tell which.
+    expect(odd([120, 50, 49])).toEqual([true, false, false]);
+    expect(odd([120, 50])).toEqual([false, false]);
+    // Spots that agree to the tenth do not make the fifth wrong by a tenth.
+    expect(odd([54, 54, 54, 54, 57])).toEqual([false, false, false, false, false]);
+    expect(odd([54, 54, 54, 54, 57.1])).toEqual([false, false, false, false, true]);
   });
   it('reads years from a width', () => {
     expect(yearsPresent(6, 'rhizome|stolon')).toEqual([1, 3]);

@@ -65,11 +65,11 @@ export interface PhComparison {
 export function comparePh(
   values: readonly number[],
   best: number,
-  main: GrassSlug,
+  main: GrassSlug | null,
 ): PhComparison | null {
   const reference = values[best];
   if (reference === undefined) return null;
-  const range = grass(main).ph?.ok ?? null;
+  const range = (main && grass(main).ph?.ok) ?? null;
   return {
     best: reference,
     spots: values.map((value) => {
@@ -108,15 +108,27 @@ export interface SpotReading {
   outlier: boolean;
 }
 
+/** Spots from which the spread tells, and from which a misreading does. */
+const ENOUGH_SPOTS = 5;
+const FEW_SPOTS = 3;
+/** What two thermometers in one hole differ by, and more than spots of one lawn do, °F (common practice). */
+const THERMOMETER_F = 3;
+const GROSS_F = 15;
+
 /** Which spots of a soil-temperature reading are microclimates of their own (common practice). */
 export function judgeSpots(valuesF: readonly number[]): SpotReading[] {
   const middle = median(valuesF);
   const mad = median(valuesF.map((value) => Math.abs(value - middle)));
-  const limit = (3 * mad) / 0.6745;
-  return valuesF.map((valueF) => ({
-    valueF,
-    outlier: valuesF.length >= 5 && mad > 0 && Math.abs(valueF - middle) > limit,
-  }));
+  const limit = Math.max((3 * mad) / 0.6745, THERMOMETER_F);
+  return valuesF.map((valueF) => {
+    const off = Math.abs(valueF - middle);
+    return {
+      valueF,
+      outlier:
+        (valuesF.length >= ENOUGH_SPOTS && off > limit) ||
+        (valuesF.length >= FEW_SPOTS && off > GROSS_F),
+    };
+  });
 }
 
 function median(values: readonly number[]): number {

@@ -93,11 +93,22 @@ export const zoneSchema = z
     /** House, beds and drive inside the zone. */
     cutouts: z.array(z.array(pointSchema).min(3)).default([]),
     stand: standSchema,
-    /** Grasses that the customer wants here; any other grass is a weed. */
-    desired: z.array(grassSlugSchema).min(1, 'name at least one grass the customer wants'),
+    /** Grasses that the customer wants here; none until somebody has named one. */
+    desired: z.array(grassSlugSchema),
+    /** Grasses that may stay though nobody wants them; any other grass is a weed. */
+    tolerated: z.array(grassSlugSchema).default([]),
     site: siteSchema,
   })
   .superRefine((zone, context) => {
+    zone.tolerated.forEach((species, index) => {
+      if (zone.desired.includes(species)) {
+        context.addIssue({
+          code: 'custom',
+          path: ['tolerated', index],
+          message: `${species} is wanted and tolerated; it is one of them`,
+        });
+      }
+    });
     if (zone.edges.length !== zone.outline.length) {
       context.addIssue({
         code: 'custom',

@@ -16,6 +16,7 @@ const input = (fields: Partial<DecideInput> = {}): DecideInput => ({
   cause: 'armyworm',
   p: 0.9,
   main: 'bermuda-common',
+  grassNamed: true,
   upkeep: 'standard',
   irrigated: true,
   today: localDate('2026-09-05'),
@@ -160,4 +161,18 @@ it('counts the weeks until the soil is too cold for the grass', () => {
   const falling = Array.from({ length: 70 }, (_, day) => 80 - day * 0.5);
   expect(growingWeeksLeft('bermuda-common', falling)).toBeCloseTo(41 / 7, 6);
   expect(growingWeeksLeft('tall-fescue', falling)).toBe(10);
+});
+
+it('offers no product before somebody has named the grass', () => {
+  const found = {
+    cause: 'chinch-bug',
+    main: 'st-augustine' as const,
+    known: { 't-float-chinch': true },
+  };
+  expect(of('treat', found).reasons).not.toContain('name-grass-first');
+  for (const kind of ['treat', 'prevent'] as const) {
+    const option = of(kind, { ...found, grassNamed: false });
+    expect(option.allowed).toBe(false);
+    expect(option.reasons).toContain('name-grass-first');
+  }
 });

@@ -12,7 +12,10 @@ export interface DecideInput {
   cause: string;
   /** Posterior of the cause, 0-1. */
   p: number;
+  /** Grass that the weeks to fill in hang on; the region's own where none is named. */
   main: GrassSlug;
+  /** Somebody has named the grass: no product is on offer before. */
+  grassNamed: boolean;
   upkeep: Upkeep;
   irrigated: boolean | null;
   today: LocalDate;
@@ -146,23 +149,26 @@ export function decideOptions(input: DecideInput): DecideAdvice {
   const insect = entry.group === 'insect' && (product || action === 'tolerate');
   const treat = option(
     'treat',
-    (insect && counted && sure && !outgrows) ||
-      (disease && underLens && sure && !cosmeticDisease && severity === 'lethal') ||
-      action === 'weed',
-    action === 'weed'
-      ? ['weeds-decide']
-      : !insect && !disease
-        ? ['no-product-helps']
-        : [
-            !sure && 'not-sure-enough',
-            insect && !counted && (countSign ? 'count-first' : 'see-the-insect'),
-            insect && counted && 'over-threshold',
-            outgrows && 'host-outgrows',
-            disease && !underLens && 'lens-first',
-            disease && underLens && 'seen-under-lens',
-            disease && severity !== 'lethal' && 'no-repair-of-leaf',
-            cosmeticDisease && 'cosmetic',
-          ],
+    input.grassNamed &&
+      ((insect && counted && sure && !outgrows) ||
+        (disease && underLens && sure && !cosmeticDisease && severity === 'lethal') ||
+        action === 'weed'),
+    !input.grassNamed
+      ? ['name-grass-first']
+      : action === 'weed'
+        ? ['weeds-decide']
+        : !insect && !disease
+          ? ['no-product-helps']
+          : [
+              !sure && 'not-sure-enough',
+              insect && !counted && (countSign ? 'count-first' : 'see-the-insect'),
+              insect && counted && 'over-threshold',
+              outgrows && 'host-outgrows',
+              disease && !underLens && 'lens-first',
+              disease && underLens && 'seen-under-lens',
+              disease && severity !== 'lethal' && 'no-repair-of-leaf',
+              cosmeticDisease && 'cosmetic',
+            ],
     'middle',
     fillWeeks,
     action === 'insecticide' ? [7, 14, 28] : [10, 21],
@@ -172,9 +178,10 @@ export function decideOptions(input: DecideInput): DecideAdvice {
   const preventable = (rules.preventable as readonly string[]).includes(input.cause);
   const prevent = option(
     'prevent',
-    preventable && (history || slowHost || input.upkeep === 'showpiece'),
+    input.grassNamed && preventable && (history || slowHost || input.upkeep === 'showpiece'),
     [
       !preventable && 'not-preventable',
+      preventable && !input.grassNamed && 'name-grass-first',
       preventable && history && 'here-before',
       preventable && slowHost && 'slow-host',
       preventable && input.upkeep === 'showpiece' && 'showpiece',

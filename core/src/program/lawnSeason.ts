@@ -1,4 +1,5 @@
 import { zoneSoil, type ProbeReading, type SoilSeason, type WeatherBundle } from '../weather';
+import { siteFactors } from '../lawn';
 import type { Application } from '../rates';
 import { planSeason } from './planSeason';
 import type { SeasonInput, SeasonRequest } from './seasonInput';
@@ -39,8 +40,9 @@ export function lawnSeasonInput(
   const soil = new Map<string, SoilSeason>();
   for (const zone of request.zones) {
     const probed = readings.some(({ zoneId }) => zoneId === zone.id);
-    const key = probed ? zone.id : [...zone.site.factors].sort().join();
-    const known = shared.get(key) ?? zoneSoil(zone, weather, readings);
+    const factors = siteFactors(zone);
+    const key = probed ? zone.id : [...factors].sort().join();
+    const known = shared.get(key) ?? zoneSoil({ id: zone.id, factors }, weather, readings);
     shared.set(key, known);
     soil.set(zone.id, known);
   }

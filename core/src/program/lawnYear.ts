@@ -3,7 +3,7 @@ import { frostDates, grass, type Region } from '../knowledge';
 import { degreeDayModels } from '../knowledge/degreeDayModels';
 import { soilThresholds, type SoilThreshold } from '../knowledge/soilThresholds';
 import { depletion, soilWater, turfWater } from '../knowledge/water';
-import { mainGrass, standSeason, type Zone } from '../lawn';
+import { mainGrass, siteFactors, type Zone } from '../lawn';
 import { calendarRun, daysBetween, type LocalDate } from '../units';
 import { rootZone, soilBalance, type BalanceDay, type RootZone } from '../water';
 import {
@@ -59,6 +59,7 @@ const quantileOf = (sorted: Float64Array, p: number): number =>
  * Everything that the season of a zone stands on, from the station's weather and the zone's own
  * soil, site and probe.
  * @param until last day; the end of the year unless given
+ * @throws RangeError when no grass is named: see `assumedGrass`
  */
 export function lawnYear(
   zone: Zone,
@@ -66,12 +67,14 @@ export function lawnYear(
   readings: readonly ProbeReading[],
   yearLbPer1000 = 0,
 ): LawnYear {
-  const soil2 = zoneSoil(zone, weather, readings, 2);
-  const soil4 = zoneSoil(zone, weather, readings, 4);
+  const ground = { id: zone.id, factors: siteFactors(zone) };
+  const soil2 = zoneSoil(ground, weather, readings, 2);
+  const soil4 = zoneSoil(ground, weather, readings, 4);
   const { start, today, measuredDays } = soil2;
   const total = soil2.airHighF.length;
   const main = mainGrass(zone);
-  const season = standSeason(zone) ?? grass(main).season;
+  if (!main) throw new RangeError(`no grass is named in zone ${zone.id}`);
+  const { season } = grass(main);
   const latitude = (weather.station.latitude * Math.PI) / 180;
 
   const crossingOf = (threshold: SoilThreshold) =>
@@ -279,7 +282,8 @@ export function readDay(
     return say('feed', true, 'day-feed-open', { growth: growth * 100 });
   };
   const seed = (): DayVerdict => {
-    const entry = grass(mainGrass(zone)).seed;
+    const main = mainGrass(zone);
+    const entry = main && grass(main).seed;
     if (!entry) return say('seed', false, 'day-no-seed');
     const { min, optimum, max } = entry.soilF;
     if (soil < min) return say('seed', false, 'day-seed-cold', { soilF: soil, from: min });

@@ -1,6 +1,6 @@
 import { cause as causeOf, emergenceWindows, herbicide, type EmergenceWindow } from '../knowledge';
 import { preventionWindows } from '../knowledge/preventionWindows';
-import type { Zone } from '../lawn';
+import { mainGrass, type Zone } from '../lawn';
 import { addDays, daysBetween, yearOf } from '../units';
 import { controlStep } from './controlStep';
 import { feedSteps } from './feedSteps';
@@ -58,12 +58,17 @@ function toProtect(
 /**
  * Works out one zone: seed first (it shuts other work out), then pre-emergents in order of date, the
  * post-emergent, and the feedings. Seed and a pre-emergent that cannot both be had are held back
- * until the technician picks one.
+ * until the technician picks one. Where nobody has named the grass nothing is planned: what may be
+ * spread or sprayed depends on it.
  */
 export function planZone(input: SeasonInput, zone: Zone): Season {
-  const zoneCase = zoneCaseOf(input, zone);
   const result: Season = { steps: [], clashes: [], leftOut: [], unmet: [] };
   const leaveOut = (reason: Reason) => result.leftOut.push({ zoneId: zone.id, reason });
+  if (!mainGrass(zone)) {
+    leaveOut({ rule: 'name-grass-first', inputs: {} });
+    return result;
+  }
+  const zoneCase = zoneCaseOf(input, zone);
 
   const seeding = seedStep(zoneCase);
   if (seeding.reason) leaveOut(seeding.reason);

@@ -244,3 +244,23 @@ describe('the law of the place', () => {
     expect(season.leftOut.map(({ reason }) => reason.rule)).toContain('feed-place');
   });
 });
+
+it('plans nothing where nobody has named the grass, whatever grows there', () => {
+  const unnamed: Zone = { ...fescue, stand: [], desired: [] };
+  const season = plan(unnamed, {
+    weeds: [CRAB, DANDELION, { weed: 'yellow-nutsedge', cover: 0.1 }],
+  });
+  expect(season.steps).toEqual([]);
+  expect(season.unmet).toEqual([]);
+  expect(season.leftOut).toEqual([
+    { zoneId: fescue.id, reason: { rule: 'name-grass-first', inputs: {} } },
+  ]);
+});
+
+it('leaves a grass alone that is put up with', () => {
+  const tolerant: Zone = { ...fescue, tolerated: ['bermuda-common'] };
+  const against = (zone: Zone) =>
+    of(plan(zone), 'control').flatMap(({ control }) => control.map(({ weed }) => weed));
+  expect(against(fescue)).toContain('bermuda-common');
+  expect(against(tolerant)).not.toContain('bermuda-common');
+});

@@ -58,11 +58,13 @@ export function nextWindow(
 
 /**
  * Everything about one zone that its steps are worked out from.
- * @throws RangeError when the zone has no soil season
+ * @throws RangeError when the zone has no soil season, or nobody has named the grass that is wanted there
  */
 export function zoneCaseOf(input: SeasonInput, zone: Zone): ZoneCase {
   const season = input.soil.get(zone.id);
   if (!season) throw new RangeError(`no soil season for zone ${zone.id}`);
+  const main = mainGrass(zone);
+  if (!main) throw new RangeError(`no grass is named in zone ${zone.id}`);
   const records = input.records.filter(({ zoneId }) => zoneId === zone.id);
   return {
     input,
@@ -70,7 +72,7 @@ export function zoneCaseOf(input: SeasonInput, zone: Zone): ZoneCase {
     season,
     areaFt2: zoneArea(zone),
     grasses: governingGrasses(zone),
-    main: mainGrass(zone),
+    main,
     weeds: zoneWeeds(input, zone),
     records,
     usage: Usage.of(records),

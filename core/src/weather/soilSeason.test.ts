@@ -7,7 +7,7 @@ import { testClimate, testWeather } from './testdata/testWeather';
 
 const today = localDate('2026-04-08');
 const weather = testWeather('transition', 1, today);
-const season = zoneSoil({ id: 'z', site: { factors: ['full-sun-tall'] } }, weather, []);
+const season = zoneSoil({ id: 'z', factors: ['full-sun-tall'] }, weather, []);
 
 describe('a soil season', () => {
   it('is measured up to today and a band after it', () => {
@@ -35,7 +35,7 @@ describe('a soil season', () => {
   });
   it('calls a crossing measured only once it is confirmed', () => {
     const later = zoneSoil(
-      { id: 'z', site: { factors: ['full-sun-tall'] } },
+      { id: 'z', factors: ['full-sun-tall'] },
       testWeather('transition', 1, localDate('2026-06-20')),
       [],
     );
@@ -43,7 +43,7 @@ describe('a soil season', () => {
     expect(season.crossing(65, 'rising')?.measured).toBe(false);
   });
   it('is the same for the same seed', () => {
-    const again = zoneSoil({ id: 'z', site: { factors: ['full-sun-tall'] } }, weather, []);
+    const again = zoneSoil({ id: 'z', factors: ['full-sun-tall'] }, weather, []);
     expect(again.meanF).toEqual(season.meanF);
   });
   it('refuses weather with a gap or an end before today', () => {
@@ -76,7 +76,7 @@ describe('a soil season', () => {
       const bias = zoneBias([...site.factors], weather, [reading(1, 5)]);
       expect(bias.biasF).toBeGreaterThan(2);
       expect(bias.refused).toEqual([]);
-      const zone = { id: 'z', site: { factors: [...site.factors] } };
+      const zone = { id: 'z', factors: [...site.factors] };
       const warmer = zoneSoil(zone, weather, [reading(1, 5)]);
       expect(warmer.crossing(60, 'rising')!.date < season.crossing(60, 'rising')!.date).toBe(true);
     });
@@ -97,15 +97,15 @@ describe('a soil season', () => {
       index > 80 ? { ...day, tmaxF: 20, tminF: 0, snowIn: 6 } : day,
     );
     const bare = cold.map(({ snowIn: _, ...day }) => day);
-    const under = zoneSoil({ id: 'z', site: { factors: [] } }, { ...weather, days: cold }, []);
-    const open = zoneSoil({ id: 'z', site: { factors: [] } }, { ...weather, days: bare }, []);
+    const under = zoneSoil({ id: 'z', factors: [] }, { ...weather, days: cold }, []);
+    const open = zoneSoil({ id: 'z', factors: [] }, { ...weather, days: bare }, []);
     const at = under.measuredDays - 1;
     expect(under.meanF[at]!).toBeGreaterThan(31);
     expect(open.meanF[at]!).toBeLessThan(31);
   });
   it('draws its own years where a station has few', () => {
     const few = zoneSoil(
-      { id: 'z', site: { factors: ['full-sun-tall'] } },
+      { id: 'z', factors: ['full-sun-tall'] },
       { ...weather, past: weather.past.slice(0, 3) },
       [],
     );

@@ -83,11 +83,11 @@ export function zoneBias(
 }
 
 /**
- * Soil season of a zone: its own site and probe readings on the station's weather, projected to the
+ * Soil season of a zone: the rows of the offset table that hold there (`siteFactors`) and its own probe readings on the station's weather, projected to the
  * middle of next year so that a window missed this year can be shown for the next.
  */
 export function zoneSoil(
-  zone: { id: string; site: { factors: readonly SiteFactor[] } },
+  zone: { id: string; factors: readonly SiteFactor[] },
   weather: WeatherBundle,
   readings: readonly ProbeReading[],
   depthIn: number = SEASON_DEPTH_IN,
@@ -98,10 +98,10 @@ export function zoneSoil(
     measured: weather.days,
     forecast: weather.forecast,
     climate: weather.climate,
-    factors: zone.site.factors,
+    factors: zone.factors,
     past: weather.past,
     depthIn,
-    biasF: own.length > 0 ? zoneBias(zone.site.factors, weather, own).biasF : 0,
+    biasF: own.length > 0 ? zoneBias(zone.factors, weather, own).biasF : 0,
     until: localDate(`${yearOf(weather.today) + 1}-07-15`),
     seed: yearOf(weather.today),
   });

@@ -8,6 +8,7 @@ import {
   responseAtDepth,
   daysBetween,
   type ReadingBody,
+  siteFactors,
 } from '@alfombra/core';
 import type { Models } from '../models';
 import { hashPassword } from '../sessions/password';
@@ -40,7 +41,7 @@ function probe(lawn: DemoLawn): { id: string; body: ReadingBody }[] {
   const days = station.measured(localDate(PROBE_DATE));
   return lawn.body.zones.map((zone, index) => {
     const soil = soilTemperature(
-      days.map((day) => meanAir(day) + siteOffset(zone.site.factors, monthOf(day.date))),
+      days.map((day) => meanAir(day) + siteOffset(siteFactors(zone), monthOf(day.date))),
       {
         response: responseAtDepth(2),
         startF: days.slice(0, 30).reduce((sum, day) => sum + meanAir(day), 0) / 30,
@@ -57,6 +58,7 @@ function probe(lawn: DemoLawn): { id: string; body: ReadingBody }[] {
         hour: 9,
         depthIn: 2,
         valuesF: SPOTS_F.map((spot) => Number((there + PROBE_SHIFT_F + spot).toFixed(1))),
+        takenBack: false,
       },
     };
   });

@@ -45,6 +45,7 @@ export function samplesOf(lawn: DemoLawn): { id: string; body: SoilSampleBody }[
         depthIn: 4,
         from: 'whole-zone',
         sentOn: '2026-03-18' as LocalDate,
+        laboratory: 'stand-in',
         report: null,
       },
     },

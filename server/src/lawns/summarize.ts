@@ -3,6 +3,7 @@ import {
   findingsOf,
   laboratoryDays,
   lawnBodySchema,
+  probeReadingsOf,
   seasonRequestSchema,
   zoneArea,
   type ApplicationRecordBody,
@@ -82,7 +83,7 @@ export function summarizeLawn(
   const { season, soil } = lawnSeason(
     request,
     weather,
-    file.readings.map((reading) => ({ ...reading.body, id: reading.id })),
+    probeReadingsOf(file.readings.map((reading) => ({ ...reading.body, id: reading.id }))),
     records,
     lapsedByZone(
       body.zones,

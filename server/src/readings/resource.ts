@@ -4,7 +4,7 @@ import type { LawnDocumentOptions } from '../documents/lawnDocumentRoutes';
 import type { DocumentStore } from '../documents/store';
 import { HttpFailure } from '../http/failure';
 
-/** Soil thermometer readings: of a zone that the lawn has, not of a day to come. */
+/** Soil thermometer and pH readings: of a zone that the lawn has, not of a day to come. */
 export function readingResource(
   store: DocumentStore<ReadingBody>,
   lawns: DocumentStore<LawnBody>,

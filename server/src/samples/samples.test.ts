@@ -22,6 +22,7 @@ async function lawnWithZone() {
     cores: 12,
     depthIn: 4,
     from: 'best',
+    laboratory: 'stand-in' as const,
   };
   return { agent, id, zoneId, sample, ...rest };
 }
@@ -112,6 +113,7 @@ describe('the made-up laboratory', () => {
     cores: 12,
     depthIn: 4,
     from: 'poor' as const,
+    laboratory: 'stand-in' as const,
     sentOn: localDate('2026-03-11'),
     report: null,
   };
@@ -130,5 +132,13 @@ describe('the made-up laboratory', () => {
     expect(
       standInLaboratory.reportOn({ ...sample, sentOn: null }, localDate('2026-06-01')),
     ).toBeNull();
+  });
+  it('never answers for a real one', () => {
+    const bags = Array.from({ length: 40 }, (_, n) => ({ ...sample, bagId: `B-${n}` }));
+    expect(
+      bags.filter((bag) =>
+        standInLaboratory.reportOn({ ...bag, laboratory: 'own' }, localDate('2026-06-01')),
+      ),
+    ).toEqual([]);
   });
 });

@@ -23,7 +23,7 @@ export const standInLaboratory: SoilLaboratory = {
   name: 'Soil laboratory (made-up results)',
   standIn: true,
   reportOn(sample, today) {
-    if (!sample.sentOn) return null;
+    if (!sample.sentOn || sample.laboratory !== 'stand-in') return null;
     const random = seededRandom(hash(`${sample.bagId}|${sample.zoneId}`));
     const reportedOn = addDays(sample.sentOn, laboratoryDays.usual - 2 + Math.floor(random() * 5));
     if (Math.floor(random() * LOST_ONE_IN) === 0 || reportedOn > today) return null;

@@ -5,33 +5,37 @@ import {
   type FieldTestInput,
   type FieldTestResult,
 } from '@alfombra/core/walking';
-import { useState } from 'react';
+import { useFormState, useWatch } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
+import { useDraftForm } from '@/state/useDraftForm';
 import {
   Button,
   Card,
   Chip,
   Choices,
   number,
-  NumberField,
+  FormNumber,
   type NumberText,
   numberText,
   separate,
   typedNumber,
   Words,
 } from '@/ui';
-import { draftOf, readFieldTest } from './readFieldTest';
+import { draftOf, fieldTestFormSchema, readFieldTest, type FieldTestDraft } from './readFieldTest';
 
 /** The readings of a test and at once what they say. */
 export function FieldTestForm({
   card,
+  draftKey,
   main,
   before,
   onUse,
   onTakeOut,
 }: {
   card: FieldTestCard;
+  /** What is looked at; the readings are kept under it while they are typed. */
+  draftKey: string;
   /** Grass that the limits depend on. */
   main: GrassSlug;
   before?: FieldTestInput | undefined;
@@ -40,11 +44,24 @@ export function FieldTestForm({
   onTakeOut?: () => void;
 }) {
   const { t } = useTranslation();
-  const [draft, setDraft] = useState(() => draftOf(card, before));
-  const [tried, setTried] = useState(false);
+  const { form, done } = useDraftForm({
+    key: `field-test:${draftKey}:${card.slug}`,
+    source: before,
+    make: (source) => draftOf(card, source),
+    schema: fieldTestFormSchema(card),
+  });
+  const tried = useFormState({ control: form.control }).isSubmitted;
+  const draft = useWatch({ control: form.control }) as FieldTestDraft;
   const { input, problems } = readFieldTest(card, draft);
   const result = input ? fieldTestResult(input, main) : null;
-  const set = (slug: string, value: NumberText | boolean) => setDraft({ ...draft, [slug]: value });
+  const set = (slug: string, value: NumberText | boolean) =>
+    form.setValue(slug, value, { shouldValidate: tried });
+  const use = form.handleSubmit((read) => {
+    const said = fieldTestResult(read, main);
+    if (!said) return;
+    done();
+    onUse?.(read, said);
+  });
   const words = (slug: string) => t(`fieldTest.${card.slug}.field.${slug}`);
   if (card.fields.length === 0) return null;
   return (
@@ -53,26 +70,19 @@ export function FieldTestForm({
         const { slug, kind, unit, min, max, samples } = field;
         const typed = draft[slug];
         const problem = problems[slug];
-        // An empty field is only wrong once somebody wanted to use the result.
-        const error =
-          problem && (tried || problem !== 'missing')
-            ? t(`fieldUi.problem.${problem}`, { min: number(min, 1), max: number(max, 1) })
-            : undefined;
+        const say = (fault: string) =>
+          t(`fieldUi.problem.${fault}`, { min: number(min, 1), max: number(max, 1) });
         if (kind === 'yes-no') {
           return (
-            <View key={slug} className="gap-1">
+            <View key={slug}>
               <Choices
                 label={words(slug)}
                 value={typeof typed === 'boolean' ? (typed ? 'yes' : 'no') : null}
                 options={['yes', 'no'] as const}
                 nameOf={(option) => t(`walk.${option}`)}
                 onChange={(option) => set(slug, option === 'yes')}
+                error={tried && problem ? say(problem) : undefined}
               />
-              {error ? (
-                <Words size="note" weight="semi" tone="stop" role="alert">
-                  {error}
-                </Words>
-              ) : null}
             </View>
           );
         }
@@ -81,13 +91,14 @@ export function FieldTestForm({
         return (
           <View key={slug} className="flex-row items-end gap-2">
             <View className="flex-1">
-              <NumberField
+              <FormNumber
+                control={form.control}
+                name={slug}
                 label={words(slug)}
                 series={kind === 'series'}
                 {...(unit ? { unit } : {})}
-                value={text}
-                onChange={(value) => set(slug, value)}
-                error={error}
+                say={say}
+                early={problem && problem !== 'missing' ? say(problem) : undefined}
                 hint={
                   kind === 'series'
                     ? `${t('fieldUi.seriesOf', { have, want: samples })} · ${t('fieldUi.series')}`
@@ -110,10 +121,7 @@ export function FieldTestForm({
       {onUse ? (
         <Button
           label={t('fieldUi.apply')}
-          onPress={() => {
-            setTried(true);
-            if (input && result) onUse(input, result);
-          }}
+          onPress={() => void use()}
           testID="use-field-test"
           wide
         />

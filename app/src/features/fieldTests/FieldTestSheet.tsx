@@ -8,6 +8,7 @@ import { FieldTestSteps } from './FieldTestSteps';
 /** A field test on a walk: the steps, the readings, the result into the walk. */
 export function FieldTestSheet({
   slug,
+  draftKey,
   main,
   before,
   onUse,
@@ -15,6 +16,7 @@ export function FieldTestSheet({
   onClose,
 }: {
   slug: string;
+  draftKey: string;
   main: GrassSlug;
   before: FieldTestInput | undefined;
   onUse: (input: FieldTestInput, result: FieldTestResult) => void;
@@ -27,7 +29,14 @@ export function FieldTestSheet({
   return (
     <Sheet open title={t(`fieldTest.${slug}.name`)} onClose={onClose}>
       <FieldTestSteps card={card} />
-      <FieldTestForm card={card} main={main} before={before} onUse={onUse} onTakeOut={onTakeOut} />
+      <FieldTestForm
+        card={card}
+        draftKey={draftKey}
+        main={main}
+        before={before}
+        onUse={onUse}
+        onTakeOut={onTakeOut}
+      />
     </Sheet>
   );
 }

@@ -4,6 +4,7 @@ import {
   type FieldTestInput,
   type TestField,
 } from '@alfombra/core/walking';
+import { z } from 'zod';
 import { numbersText, type NumberText, numberText, typedNumber, typedNumbers } from '@/ui';
 
 /** What has been typed and tapped, by field; text for figures. */
@@ -12,12 +13,12 @@ export type FieldTestDraft = Record<string, NumberText | boolean>;
 /** A draft with the usual values, or with the readings that are in use. */
 export function draftOf(card: FieldTestCard, before: FieldTestInput | undefined): FieldTestDraft {
   return Object.fromEntries(
-    card.fields.flatMap(({ slug, usual }): [string, NumberText | boolean][] => {
+    card.fields.flatMap(({ slug, usual, kind }): [string, NumberText | boolean][] => {
       const value = before?.values[slug];
       if (typeof value === 'boolean') return [[slug, value]];
       if (Array.isArray(value)) return [[slug, numbersText(value)]];
       if (value !== undefined) return [[slug, numberText(value)]];
-      return usual === null ? [] : [[slug, numberText(usual)]];
+      return kind === 'yes-no' ? [] : [[slug, numberText(usual)]];
     }),
   );
 }
@@ -28,6 +29,17 @@ function valueOf(field: TestField, typed: NumberText | boolean | undefined) {
   if (field.kind === 'series') return typedNumbers(typed).map((value) => value ?? Number.NaN);
   return typedNumber(typed) ?? Number.NaN;
 }
+
+/** The form of a test's readings; a fault is a key of the catalogs. */
+export const fieldTestFormSchema = (card: FieldTestCard) =>
+  z.custom<FieldTestDraft>().transform((draft, context): FieldTestInput => {
+    const { input, problems } = readFieldTest(card, draft);
+    if (input) return input;
+    for (const [field, problem] of Object.entries(problems)) {
+      context.addIssue({ code: 'custom', path: [field], message: problem });
+    }
+    return z.NEVER;
+  });
 
 export interface ReadFieldTest {
   input: FieldTestInput | null;

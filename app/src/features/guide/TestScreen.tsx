@@ -38,7 +38,7 @@ export function TestScreen({ slug }: { slug: string }) {
                 options={grasses.map(({ slug: value }) => ({ value, label: t(`grass.${value}`) }))}
                 onChange={(value) => setMain(value as GrassSlug)}
               />
-              <FieldTestForm card={card} main={main} />
+              <FieldTestForm card={card} draftKey="guide" main={main} />
             </Card>
           </View>
         ) : null}

@@ -53,9 +53,7 @@ export function ExchangePanel({
             edges: zone.outline.map(() => 'assumed'),
             measure: { method: 'import' },
             stand: [],
-            desired: plan.zones[0]?.desired ?? [
-              lawn.region === 'south' ? 'bermuda-common' : 'tall-fescue',
-            ],
+            desired: [],
             site: {},
           }),
         ),

@@ -11,11 +11,13 @@ const WAYS = ['tape', 'pace', 'walked', 'sketch'] as const;
 
 /** A new zone or cut-out: by tape, by paces, by walking its edge, or tapped onto the grid. */
 export function NewShape({
+  lawnId,
   what,
   sketch,
   onSketch,
   onShape,
 }: {
+  lawnId: string;
   what: 'zone' | 'cutout';
   sketch: readonly Point[] | null;
   onSketch: (sketch: Point[] | null) => void;
@@ -70,7 +72,12 @@ export function NewShape({
       ) : way === 'walked' ? (
         <WalkEdge onOutline={(outline, sigma) => onShape(outline, 'walked', sigma)} />
       ) : (
-        <TapeForm key={way} paced={way === 'pace'} onOutline={(outline) => onShape(outline, way)} />
+        <TapeForm
+          key={way}
+          draftKey={`${lawnId}:${what}`}
+          paced={way === 'pace'}
+          onOutline={(outline) => onShape(outline, way)}
+        />
       )}
     </Card>
   );

@@ -7,10 +7,9 @@ import {
   type Pin,
   type PlanLine,
   type Point,
-  type WeedPatch,
   type Zone,
 } from '@alfombra/core';
-import { crossesItself, zoneOverlaps } from '@alfombra/core/measuring';
+import { crossesItself, zoneAt, zoneOverlaps } from '@alfombra/core/measuring';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -36,6 +35,7 @@ import { ExchangePanel } from './ExchangePanel';
 import { NewShape } from './NewShape';
 import { PlanCanvas, type PlanCanvasProps } from './PlanCanvas';
 import { moveMark } from './planMarks';
+import type { NewWeedPatch } from './weedPatchDraft';
 import { WeedPatchSheet } from './WeedPatchSheet';
 import { usePlanUnits } from './usePlanUnits';
 import { ZonePanel } from './ZonePanel';
@@ -98,7 +98,8 @@ function Editor({
   const [adding, setAdding] = useState<'zone' | 'cutout' | null>(null);
   const [mark, setMark] = useState<Pin['kind'] | PlanLine['kind']>('irrigation-head');
   const [line, setLine] = useState<Point[]>([]);
-  const [patch, setPatch] = useState<WeedPatch | null>(null);
+  const [patch, setPatch] = useState<NewWeedPatch | null>(null);
+  const [said, setSaid] = useState<string | null>(null);
   const zone = plan.zones.find(({ id }) => id === zoneId) ?? plan.zones[0] ?? null;
   const setZone = (next: Zone) =>
     change({ zones: plan.zones.map((entry) => (entry.id === next.id ? next : entry)) });
@@ -132,7 +133,7 @@ function Editor({
         edges: placed.map(() => (method === 'sketch' ? 'assumed' : 'confirmed')),
         measure: { method, cornerSigmaFt },
         stand: [],
-        desired: zone?.desired ?? [lawn.region === 'south' ? 'bermuda-common' : 'tall-fescue'],
+        desired: [],
         site: {},
       });
       change({ zones: [...plan.zones, fresh] });
@@ -152,11 +153,15 @@ function Editor({
           { id: uuid(), kind: mark as Pin['kind'], at: place, note: '', seenOn: today },
         ],
       });
-    } else if (tool === 'weeds' && zone) {
+    } else if (tool === 'weeds') {
+      // The weed belongs to the ground that was touched, whatever zone another tool had chosen.
+      const touched = zoneAt(plan.zones, place);
+      if (!touched) return setSaid(t('plan.outside'));
+      setSaid(null);
       setPatch({
         id: uuid(),
-        zoneId: zone.id,
-        plant: { kind: 'category', category: 'broadleaf' },
+        zoneId: touched.id,
+        plant: null,
         centre: place,
         lengthFt: 2,
         widthFt: 2,
@@ -166,7 +171,7 @@ function Editor({
         lookAgainOn: null,
       });
     } else {
-      const hit = plan.zones.find(({ outline }) => inside(at, outline));
+      const hit = zoneAt(plan.zones, at);
       if (hit) {
         setZoneId(hit.id);
         setEdge(null);
@@ -214,6 +219,11 @@ function Editor({
           />
         </View>
       </View>
+      {said ? (
+        <Words weight="semi" tone="caution" role="status">
+          {said}
+        </Words>
+      ) : null}
       {overlaps.map(({ a, b, areaFt2 }) => (
         <Words key={`${a}${b}`} weight="semi" tone="stop" role="alert">
           {t('plan.overlap', {
@@ -264,6 +274,7 @@ function Editor({
             </View>
             {adding || !zone ? (
               <NewShape
+                lawnId={lawn.id}
                 what={adding ?? 'zone'}
                 sketch={sketch}
                 onSketch={setSketch}
@@ -396,6 +407,7 @@ function Editor({
       )}
       <WeedPatchSheet
         patch={patch}
+        zone={nameOf(patch?.zoneId ?? '')}
         onClose={() => setPatch(null)}
         onKeep={(kept) => {
           change({
@@ -404,7 +416,7 @@ function Editor({
           setPatch(null);
         }}
         onRemove={(gone) => {
-          change({ weedPatches: plan.weedPatches.filter(({ id }) => id !== gone.id) });
+          change({ weedPatches: plan.weedPatches.filter(({ id }) => id !== gone) });
           setPatch(null);
         }}
       />
@@ -427,15 +439,3 @@ const centreOf = (outline: readonly Point[]): Point => ({
   x: outline.reduce((sum, { x }) => sum + x, 0) / outline.length,
   y: outline.reduce((sum, { y }) => sum + y, 0) / outline.length,
 });
-
-/** Whether a place lies in an outline (ray casting). */
-function inside(at: Point, outline: readonly Point[]): boolean {
-  let within = false;
-  outline.forEach((a, index) => {
-    const b = outline[(index + 1) % outline.length] as Point;
-    if (a.y > at.y !== b.y > at.y && at.x < ((b.x - a.x) * (at.y - a.y)) / (b.y - a.y) + a.x) {
-      within = !within;
-    }
-  });
-  return within;
-}

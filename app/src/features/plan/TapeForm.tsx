@@ -1,140 +1,118 @@
-import { pacesToFeet, type Point } from '@alfombra/core';
-import { tapeArea, tapeOutline, tapeProblems, type TapeFigure } from '@alfombra/core/measuring';
-import { useState } from 'react';
+import type { Point } from '@alfombra/core';
+import { tapeArea, tapeProblems } from '@alfombra/core/measuring';
+import { useFormState, useWatch } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { usePreferenceStore } from '@/state/preferenceStore';
-import { Button, Chip, NumberField, type NumberText, separate, typedNumber, Words } from '@/ui';
+import { useDraftForm } from '@/state/useDraftForm';
+import { Button, FormChoices, FormNumber, NumberField, Words } from '@/ui';
+import {
+  emptyTape,
+  figureOf,
+  goodPace,
+  TAPE_FIELDS,
+  TAPE_KINDS,
+  tapeFormSchema,
+  type TapeDraft,
+} from './tapeDraft';
 import { UnitChoice } from './UnitChoice';
 import { usePlanUnits } from './usePlanUnits';
 
-const FIELDS = {
-  rectangle: ['length', 'width'],
-  triangle: ['a', 'b', 'c'],
-  trapezoid: ['long', 'short', 'height'],
-  circle: ['radius'],
-  segment: ['chord', 'depth'],
-  offsets: ['step'],
-} as const satisfies Record<TapeFigure['kind'], readonly string[]>;
-const KINDS = Object.keys(FIELDS) as TapeFigure['kind'][];
+const RULES = ['trapezoid', 'simpson'] as const;
 
 /** Lengths by tape or by paces, in feet or metres, turned into an outline. */
 export function TapeForm({
+  draftKey,
   paced,
   onOutline,
 }: {
+  /** Under which the lengths are kept while they are typed. */
+  draftKey: string;
   paced: boolean;
   onOutline: (outline: Point[]) => void;
 }) {
   const { t } = useTranslation();
   const { pace, setPace } = usePreferenceStore();
   const units = usePlanUnits();
-  const [kind, setKind] = useState<TapeFigure['kind']>('rectangle');
-  const [text, setText] = useState<Record<string, NumberText>>({});
-  const [rule, setRule] = useState<'trapezoid' | 'simpson'>('trapezoid');
-  const [tried, setTried] = useState(false);
-  const own = { paces: typedNumber(pace.paces) ?? 0, feet: typedNumber(pace.feet) ?? 0 };
-  const badPace = paced && !(own.paces > 0 && own.feet > 0);
-  const feet = (value: NumberText | undefined): number => {
-    const typed = typedNumber(value ?? '');
-    if (typed === null) return Number.NaN;
-    if (paced) return badPace ? Number.NaN : pacesToFeet(typed, own);
-    return units.toFeet(typed);
-  };
-  const figure = {
-    kind,
-    ...Object.fromEntries(FIELDS[kind].map((field) => [field, feet(text[field])])),
-    ...(kind === 'offsets'
-      ? {
-          rule,
-          offsets: separate(text.offsets ?? '').map(feet),
-        }
-      : {}),
-  } as TapeFigure;
-  const problems = tapeProblems(figure);
-  const errorAt = (field: string) => {
-    const problem = problems.find((entry) => entry.field === field);
-    return tried && problem ? t(`plan.problem.${problem.problem}`) : undefined;
-  };
+  const own = paced ? pace : null;
+  const { form, done } = useDraftForm({
+    key: `tape:${draftKey}:${paced ? 'paces' : 'tape'}`,
+    source: draftKey,
+    make: emptyTape,
+    schema: tapeFormSchema(units.toFeet, own),
+  });
+  const { control } = form;
+  const tried = useFormState({ control }).isSubmitted;
+  const draft = useWatch({ control }) as TapeDraft;
+  const figure = figureOf(draft, units.toFeet, own);
   const unit = paced ? t('plan.paces') : units.unit;
+  const take = form.handleSubmit((outline) => {
+    done();
+    onOutline(outline);
+  });
   return (
     <View className="gap-3">
       {paced ? (
-        <View className="flex-row gap-2">
-          <View className="flex-1">
+        <View className="flex-row flex-wrap gap-2">
+          <View className="min-w-[130px] flex-1">
             <NumberField
               label={t('plan.myPaces')}
               value={pace.paces}
               onChange={(paces) => setPace({ ...pace, paces })}
-              error={tried && badPace ? t('plan.problem.above-zero') : undefined}
+              error={tried && !goodPace(own) ? t('plan.problem.above-zero') : undefined}
             />
           </View>
-          <View className="flex-1">
+          <View className="min-w-[130px] flex-1">
             <NumberField
               label={t('plan.over')}
               unit="ft"
               value={pace.feet}
-              onChange={(value) => setPace({ ...pace, feet: value })}
+              onChange={(feet) => setPace({ ...pace, feet })}
             />
           </View>
         </View>
       ) : (
         <UnitChoice />
       )}
-      <View className="flex-row flex-wrap gap-2">
-        {KINDS.map((option) => (
-          <Chip
-            key={option}
-            label={t(`plan.figure.${option}`)}
-            chosen={kind === option}
-            onPress={() => setKind(option)}
-          />
-        ))}
-      </View>
-      {FIELDS[kind].map((field) => (
-        <NumberField
+      <FormChoices
+        control={control}
+        name="kind"
+        label={t('plan.figureLabel')}
+        options={TAPE_KINDS}
+        nameOf={(option: TapeDraft['kind']) => t(`plan.figure.${option}`)}
+      />
+      {TAPE_FIELDS[draft.kind].map((field) => (
+        <FormNumber
           key={field}
+          control={control}
+          name={`text.${field}`}
           label={t(`plan.length.${field}`)}
           unit={unit}
-          value={text[field] ?? ''}
-          onChange={(value) => setText({ ...text, [field]: value })}
-          error={errorAt(field)}
           testID={`tape-${field}`}
         />
       ))}
-      {kind === 'offsets' ? (
+      {draft.kind === 'offsets' ? (
         <>
-          <NumberField
+          <FormNumber
+            control={control}
+            name="text.offsets"
             label={t('plan.length.offsets')}
             series
             hint={t('plan.offsetsHint')}
-            value={text.offsets ?? ''}
-            onChange={(value) => setText({ ...text, offsets: value })}
-            error={errorAt('offsets')}
           />
-          <View className="flex-row gap-2">
-            {(['trapezoid', 'simpson'] as const).map((option) => (
-              <Chip
-                key={option}
-                label={t(`plan.rule.${option}`)}
-                chosen={rule === option}
-                onPress={() => setRule(option)}
-              />
-            ))}
-          </View>
+          <FormChoices
+            control={control}
+            name="rule"
+            label={t('plan.ruleLabel')}
+            options={RULES}
+            nameOf={(option: TapeDraft['rule']) => t(`plan.rule.${option}`)}
+          />
         </>
       ) : null}
-      {problems.length === 0 ? (
+      {tapeProblems(figure).length === 0 ? (
         <Words weight="semi">{`${units.area(tapeArea(figure))} ${units.areaUnit}`}</Words>
       ) : null}
-      <Button
-        label={t('plan.useShape')}
-        onPress={() => {
-          setTried(true);
-          if (problems.length === 0 && !badPace) onOutline(tapeOutline(figure));
-        }}
-        testID="use-shape"
-      />
+      <Button label={t('plan.useShape')} onPress={() => void take()} testID="use-shape" />
     </View>
   );
 }

@@ -1,20 +1,28 @@
 import { weed, weeds, yearsPresent, type WeedPatch } from '@alfombra/core';
 import { useState } from 'react';
+import { useController, useWatch } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
+import { DraftNote } from '@/features/drafts/DraftNote';
+import { useDraftForm } from '@/state/useDraftForm';
 import {
   Button,
   Chip,
   Field,
-  focusFirstFault,
+  FormChoices,
+  FormNumber,
+  FormPicker,
   number,
-  NumberField,
-  numberText,
-  PickerField,
   Sheet,
   typedNumber,
   Words,
 } from '@/ui';
+import {
+  weedPatchDraft,
+  weedPatchFormSchema,
+  weedPatchOf,
+  type NewWeedPatch,
+} from './weedPatchDraft';
 
 const STAGES = ['seedling', 'untillered', '2-4-tiller', 'mature-seeded', 'flowering'] as const;
 const CATEGORIES = ['sedge', 'broadleaf', 'grassy'] as const;
@@ -23,18 +31,21 @@ const MOST_FOUND = 6;
 /** A weed patch: its name or only its kind, size, cover and stage. */
 export function WeedPatchSheet({
   patch,
+  zone,
   onClose,
   onKeep,
   onRemove,
 }: {
-  patch: WeedPatch | null;
+  patch: NewWeedPatch | null;
+  /** Name of the zone that was touched. */
+  zone: string;
   onClose: () => void;
   onKeep: (patch: WeedPatch) => void;
-  onRemove: (patch: WeedPatch) => void;
+  onRemove: (id: string) => void;
 }) {
   const { t } = useTranslation();
   return (
-    <Sheet open={patch !== null} title={t('plan.weedPatch')} onClose={onClose}>
+    <Sheet open={patch !== null} title={t('plan.weedPatchIn', { zone })} onClose={onClose}>
       {patch ? <Form key={patch.id} patch={patch} onKeep={onKeep} onRemove={onRemove} /> : null}
     </Sheet>
   );
@@ -45,32 +56,23 @@ function Form({
   onKeep,
   onRemove,
 }: {
-  patch: WeedPatch;
+  patch: NewWeedPatch;
   onKeep: (patch: WeedPatch) => void;
-  onRemove: (patch: WeedPatch) => void;
+  onRemove: (id: string) => void;
 }) {
   const { t } = useTranslation();
-  const [draft, setDraft] = useState(patch);
-  const [text, setText] = useState({
-    length: numberText(patch.lengthFt),
-    width: numberText(patch.widthFt),
-    cover: numberText(patch.cover * 100, 0),
+  const { form, unsaved, done, discard } = useDraftForm({
+    key: `weed-patch:${patch.id}`,
+    source: patch,
+    make: weedPatchDraft,
+    schema: weedPatchFormSchema,
   });
+  const { control } = form;
+  const plant = useController({ control, name: 'plant' });
+  const width = typedNumber(useWatch({ control, name: 'width' }));
   const [query, setQuery] = useState('');
-  const [tried, setTried] = useState(false);
-  const value = {
-    length: typedNumber(text.length),
-    width: typedNumber(text.width),
-    cover: typedNumber(text.cover),
-  };
-  const errors = {
-    length: !(value.length && value.length > 0) ? t('plan.problem.above-zero') : undefined,
-    width: !(value.width && value.width > 0) ? t('plan.problem.above-zero') : undefined,
-    cover:
-      value.cover === null || value.cover < 0 || value.cover > 100
-        ? t('plan.problem.cover')
-        : undefined,
-  };
+  const chosen = plant.field.value;
+  const named = chosen?.kind === 'weed' ? chosen.weed : null;
   const found =
     query.trim() === ''
       ? []
@@ -79,32 +81,30 @@ function Form({
             t(`weed.${slug}`).toLowerCase().includes(query.trim().toLowerCase()),
           )
           .slice(0, MOST_FOUND);
-  const named = draft.plant.kind === 'weed' ? draft.plant.weed : null;
   const annual = named !== null && (weed(named)?.lifeCycle ?? '').includes('annual');
-  const years = value.width && !annual ? yearsPresent(value.width, spreadOf(named)) : null;
-  const keep = () => {
-    setTried(true);
-    if (Object.values(errors).some(Boolean)) return focusFirstFault();
-    onKeep({
-      ...draft,
-      lengthFt: value.length as number,
-      widthFt: value.width as number,
-      cover: (value.cover as number) / 100,
-    });
-  };
+  const years = width && width > 0 && !annual ? yearsPresent(width, spreadOf(named)) : null;
+  const keep = form.handleSubmit((read) => {
+    done();
+    onKeep(weedPatchOf(patch, read));
+  });
   return (
     <>
-      <View className="flex-row flex-wrap gap-2">
+      <View className="flex-row flex-wrap gap-2" role="group" aria-label={t('plan.whatGrows')}>
         {CATEGORIES.map((category) => (
           <Chip
             key={category}
             label={t(`plan.category.${category}`)}
-            chosen={draft.plant.kind === 'category' && draft.plant.category === category}
-            onPress={() => setDraft({ ...draft, plant: { kind: 'category', category } })}
+            chosen={chosen?.kind === 'category' && chosen.category === category}
+            onPress={() => plant.field.onChange({ kind: 'category', category })}
           />
         ))}
         {named ? <Chip label={t(`weed.${named}`)} chosen onPress={() => undefined} /> : null}
       </View>
+      {plant.fieldState.error?.message ? (
+        <Words size="note" weight="semi" tone="stop" role="alert">
+          {t(plant.fieldState.error.message)}
+        </Words>
+      ) : null}
       <Field label={t('plan.findWeed')} value={query} onChange={setQuery} testID="patch-weed" />
       {found.map(({ slug }) => (
         <Button
@@ -112,31 +112,19 @@ function Form({
           kind="plain"
           label={t(`weed.${slug}`)}
           onPress={() => {
-            setDraft({ ...draft, plant: { kind: 'weed', weed: slug, confidence: null } });
+            plant.field.onChange({ kind: 'weed', weed: slug, confidence: null });
             setQuery('');
           }}
         />
       ))}
-      <View className="flex-row gap-2">
+      <View className="flex-row flex-wrap gap-2">
         {(['length', 'width'] as const).map((side) => (
-          <View key={side} className="flex-1">
-            <NumberField
-              label={t(`plan.patch.${side}`)}
-              unit="ft"
-              value={text[side]}
-              onChange={(next) => setText({ ...text, [side]: next })}
-              error={tried ? errors[side] : undefined}
-            />
+          <View key={side} className="min-w-[100px] flex-1">
+            <FormNumber control={control} name={side} label={t(`plan.patch.${side}`)} unit="ft" />
           </View>
         ))}
-        <View className="flex-1">
-          <NumberField
-            label={t('plan.patch.cover')}
-            unit="%"
-            value={text.cover}
-            onChange={(cover) => setText({ ...text, cover })}
-            error={tried ? errors.cover : undefined}
-          />
+        <View className="min-w-[100px] flex-1">
+          <FormNumber control={control} name="cover" label={t('plan.patch.cover')} unit="%" />
         </View>
       </View>
       {annual ? (
@@ -146,32 +134,35 @@ function Form({
       ) : years ? (
         <Words size="note" tone="second">
           {years[0] === years[1]
-            ? t('plan.yearsAbout', { years: number(years[0]) })
+            ? t('plan.yearsAbout', { count: years[0], years: number(years[0]) })
             : t('plan.years', { low: number(years[0]), high: number(years[1]) })}
         </Words>
       ) : null}
-      <View className="flex-row flex-wrap gap-2">
-        {STAGES.map((stage) => (
-          <Chip
-            key={stage}
-            label={t(`plan.stage.${stage}`)}
-            chosen={draft.stage === stage}
-            onPress={() => setDraft({ ...draft, stage })}
-          />
-        ))}
-      </View>
-      <PickerField
+      <FormChoices
+        control={control}
+        name="stage"
+        label={t('plan.stageLabel')}
+        options={STAGES}
+        nameOf={(stage: (typeof STAGES)[number]) => t(`plan.stage.${stage}`)}
+      />
+      <FormPicker
+        control={control}
+        name="lookAgainOn"
         type="date"
         label={t('plan.lookAgain')}
         hint={t('plan.lookAgainHint')}
-        value={draft.lookAgainOn ?? ''}
-        min={draft.seenOn}
-        onChange={(day) =>
-          setDraft({ ...draft, lookAgainOn: day === '' ? null : (day as WeedPatch['seenOn']) })
-        }
+        min={patch.seenOn}
       />
-      <Button label={t('common.save')} onPress={keep} testID="keep-patch" />
-      <Button kind="quiet" label={t('plan.takeAway')} onPress={() => onRemove(draft)} />
+      <DraftNote unsaved={unsaved} form={form} onDiscard={discard} />
+      <Button label={t('common.save')} onPress={() => void keep()} testID="keep-patch" />
+      <Button
+        kind="quiet"
+        label={t('plan.takeAway')}
+        onPress={() => {
+          done();
+          onRemove(patch.id);
+        }}
+      />
     </>
   );
 }

@@ -9,25 +9,14 @@ import {
   type Lawn,
   type Material,
 } from '@alfombra/core';
-import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { v7 as uuid } from 'uuid';
+import { z } from 'zod';
 import { materialName } from '@/features/season/productWords';
-import {
-  Button,
-  Card,
-  Chip,
-  Choices,
-  focusFirstFault,
-  number,
-  NumberField,
-  type NumberText,
-  SelectField,
-  typedNumber,
-  Words,
-} from '@/ui';
-import type { Job } from './job';
+import { useDraftForm } from '@/state/useDraftForm';
+import { Button, Card, Chip, Choices, figure, FormNumber, number, SelectField, Words } from '@/ui';
+import { otherKey, pickKey, type Job } from './job';
 
 const KINDS = [
   'herbicide',
@@ -39,6 +28,13 @@ const KINDS = [
   'seed',
 ] as const;
 type Kind = (typeof KINDS)[number];
+
+const otherJobSchema = z.object({
+  zoneId: z.string(),
+  kind: z.enum(KINDS),
+  slug: z.string(),
+  amount: figure('record.number', { above: 0 }),
+});
 
 interface Choice {
   kind: Material['kind'];
@@ -78,30 +74,36 @@ function choicesOf(kind: Kind): Choice[] {
 /** Picks zone, product and amount of work that no step planned. */
 export function OtherJob({ lawn, onJob }: { lawn: Lawn; onJob: (job: Job) => void }) {
   const { t } = useTranslation();
-  const [zoneId, setZoneId] = useState(lawn.zones[0]?.id ?? '');
-  const [kind, setKind] = useState<Kind>('herbicide');
-  const [slug, setSlug] = useState('');
-  const [amount, setAmount] = useState<NumberText>('');
-  const [tried, setTried] = useState(false);
+  const { form } = useDraftForm({
+    key: pickKey(lawn.id),
+    source: lawn.id,
+    make: () => ({
+      zoneId: lawn.zones[0]?.id ?? '',
+      kind: 'herbicide' as Kind,
+      slug: '',
+      amount: '' as const,
+    }),
+    schema: otherJobSchema,
+  });
+  const { control, setValue } = form;
+  const [zoneId, kind, slug] = useWatch({ control, name: ['zoneId', 'kind', 'slug'] });
   const choices = choicesOf(kind)
     .map((choice) => ({ ...choice, name: materialName(t, choice) }))
     .sort((a, b) => a.name.localeCompare(b.name));
   const chosen = choices.find((choice) => choice.slug === slug) ?? choices[0];
-  const value = typedNumber(amount);
   const zone = lawn.zones.find(({ id }) => id === zoneId);
-  const go = () => {
-    setTried(true);
-    if (!chosen || !zone || value === null || value <= 0) return focusFirstFault();
+  const go = form.handleSubmit(({ amount }) => {
+    if (!chosen || !zone) return;
     const spray = chosen.kind === 'herbicide' || chosen.kind === 'treatment';
     const material = materialSchema.parse({
       kind: chosen.kind,
       slug: chosen.slug,
-      amount: value,
+      amount,
       unit: chosen.unit ?? 'fl-oz',
     });
     const areaFt2 = zoneArea(zone);
     onJob({
-      key: `other:${uuid()}`,
+      key: otherKey(lawn.id),
       stepId: null,
       zoneId: zone.id,
       areaFt2,
@@ -110,7 +112,7 @@ export function OtherJob({ lawn, onJob }: { lawn: Lawn; onJob: (job: Job) => voi
       spray,
       carrierGal: spray ? areaFt2 / 1000 : null,
     });
-  };
+  });
   if (!zone || !chosen) return <Words>{t('plan.zoneFirst')}</Words>;
   return (
     <Card>
@@ -121,7 +123,7 @@ export function OtherJob({ lawn, onJob }: { lawn: Lawn; onJob: (job: Job) => voi
             key={entry.id}
             label={entry.name}
             chosen={entry.id === zoneId}
-            onPress={() => setZoneId(entry.id)}
+            onPress={() => setValue('zoneId', entry.id)}
           />
         ))}
       </View>
@@ -131,26 +133,25 @@ export function OtherJob({ lawn, onJob }: { lawn: Lawn; onJob: (job: Job) => voi
         options={KINDS}
         nameOf={(option) => t(`record.kinds.${option}`)}
         onChange={(option) => {
-          setKind(option);
-          setSlug('');
+          setValue('kind', option);
+          setValue('slug', '');
         }}
       />
       <SelectField
         label={t('record.product')}
         value={chosen.slug}
         options={choices.map((choice) => ({ value: choice.slug, label: choice.name }))}
-        onChange={setSlug}
+        onChange={(next) => setValue('slug', next)}
       />
-      <NumberField
+      <FormNumber
+        control={control}
+        name="amount"
         label={t('record.amount')}
         unit={t(`unit.${chosen.unit ?? 'fl-oz'}`)}
-        value={amount}
-        onChange={setAmount}
         hint={t('common.ft2', { value: number(zoneArea(zone)) })}
-        error={tried && (value === null || value <= 0) ? t('record.number') : undefined}
         testID="other-amount"
       />
-      <Button label={t('record.next')} onPress={go} testID="other-next" wide />
+      <Button label={t('record.next')} onPress={() => void go()} testID="other-next" wide />
     </Card>
   );
 }

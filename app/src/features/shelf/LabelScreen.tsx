@@ -1,41 +1,19 @@
-import {
-  fertilizers,
-  grasses,
-  herbicides,
-  treatments,
-  type GrassSlug,
-  type ShelfLabel,
-} from '@alfombra/core';
+import { fertilizers, herbicides, treatments, type ShelfLabel } from '@alfombra/core';
 import { labelOddities } from '@alfombra/core/judging';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { useFailureWords } from '@/api/useFailureWords';
-import {
-  Button,
-  Card,
-  Chip,
-  Choices,
-  Failed,
-  Field,
-  focusFirstFault,
-  Loading,
-  NumberField,
-  type NumberText,
-  Screen,
-  SelectField,
-  Title,
-  Words,
-} from '@/ui';
-import { draftOfLabel, newDraft, readLabel, type LabelDraft, type LabelFigure } from './readLabel';
+import { DraftNote } from '@/features/drafts/DraftNote';
+import { useDraftForm } from '@/state/useDraftForm';
+import { Button, Card, Failed, Loading, Screen, SelectField, Title, Words } from '@/ui';
+import { NameCard, RatesCard, StoreCard, WhenCard, WhereCard } from './LabelCards';
+import { draftOfLabel, labelFormSchema, newDraft, readLabel, type LabelDraft } from './readLabel';
 import { entryName, seedEntries } from './seedEntries';
 import { useShelf } from './useShelf';
-
-const SIGNALS = ['none', 'caution', 'warning', 'danger'] as const;
-const UNITS = ['fl-oz', 'oz', 'lb', 'million'] as const;
-const DESIRED = grasses.filter(({ roles }) => roles.includes('desired')).map(({ slug }) => slug);
 
 /** One label of the shelf: typed once, held against the library, and from then on outranking it. */
 export function LabelScreen({ labelId, base }: { labelId: string; base: string | null }) {
@@ -66,36 +44,21 @@ function Form({
   const words = useFailureWords();
   const nameOf = (kind: string, slug: string) => entryName(t, { kind, slug });
   const [id] = useState(() => known?.id ?? uuid());
-  const [draft, setDraft] = useState<LabelDraft>(() =>
-    known ? draftOfLabel(known) : newDraft(base, nameOf),
-  );
-  const [tried, setTried] = useState(false);
-  const set = (part: Partial<LabelDraft>) => setDraft({ ...draft, ...part });
-  const figure = (key: LabelFigure) => ({
-    value: draft.figures[key],
-    onChange: (value: NumberText) => set({ figures: { ...draft.figures, [key]: value } }),
-    label: t(`shelf.field.${key}`),
-    error: error(key),
-    testID: `label-${key}`,
+  const { form, unsaved, done, discard } = useDraftForm({
+    key: `label:${known?.id ?? `new:${base}`}`,
+    source: known,
+    make: (source): LabelDraft => (source ? draftOfLabel(source) : newDraft(base, nameOf)),
+    schema: labelFormSchema(id),
   });
-  const { label, problems } = readLabel(draft, id);
-  const error = (field: string) => {
-    const problem = problems[field];
-    return problem && (tried || problem !== 'missing') ? t(`shelf.problem.${problem}`) : undefined;
-  };
-  const odd = label ? labelOddities(label) : [];
+  const { control } = form;
+  const draft = useWatch({ control }) as LabelDraft;
   const back = '/guide/shelf';
-  const unit = `${t(`unit.${draft.unit}`)}/A`;
-  const options = [
-    ...herbicides
-      .filter(({ unit: own }) => own !== 'dose')
-      .map(({ slug }) => ({ kind: 'herbicide', slug })),
-    ...treatments.map(({ slug }) => ({ kind: 'treatment', slug })),
-    ...fertilizers.map(({ slug }) => ({ kind: 'fertilizer', slug })),
-    ...seedEntries(),
-  ]
-    .map((entry) => ({ value: `${entry.kind}:${entry.slug}`, label: entryName(t, entry) }))
-    .sort((a, b) => a.label.localeCompare(b.label));
+  const save = form.handleSubmit((label) =>
+    shelf.keep(label, () => {
+      done();
+      router.push(back);
+    }),
+  );
   return (
     <Screen
       title={known ? known.name : t('shelf.newTitle')}
@@ -106,14 +69,11 @@ function Form({
         shelf.mayChange ? (
           <>
             {shelf.error ? <Failed message={words(shelf.error)} /> : null}
+            <DraftNote unsaved={unsaved} form={form} onDiscard={discard} />
             <Button
               label={t('shelf.keep')}
               busy={shelf.busy ? t('common.loading') : null}
-              onPress={() => {
-                setTried(true);
-                if (!label) focusFirstFault();
-                else shelf.keep(label, () => router.push(back));
-              }}
+              onPress={() => void save()}
               testID="keep-label"
               wide
             />
@@ -125,183 +85,80 @@ function Form({
     >
       <View className="gap-4 lg:flex-row lg:items-start">
         <View className="gap-4 lg:flex-1">
-          <Card>
-            <SelectField
-              label={t('shelf.field.base')}
-              value={draft.base}
-              options={[{ value: '', label: t('shelf.noBase') }, ...options]}
+          <NameCard control={control}>
+            <BaseField
+              base={draft.base}
               onChange={(value) =>
-                setDraft(known ? { ...draft, base: value } : newDraft(value, nameOf))
+                known ? form.setValue('base', value) : form.reset(newDraft(value, nameOf))
               }
             />
-            <Field
-              label={t('shelf.field.name')}
-              value={draft.name}
-              onChange={(name) => set({ name })}
-              error={error('name')}
-              testID="label-name"
-            />
-            <Field
-              label={t('shelf.field.registration')}
-              value={draft.registration}
-              onChange={(registration) => set({ registration })}
-            />
-            <Choices
-              label={t('shelf.field.signalWord')}
-              value={draft.signalWord}
-              options={SIGNALS}
-              nameOf={(option) => t(`shelf.signal.${option}`)}
-              onChange={(signalWord) => set({ signalWord })}
-            />
-            <Field
-              label={t('shelf.field.actives')}
-              hint={t('shelf.activesHint')}
-              value={draft.actives}
-              onChange={(actives) => set({ actives })}
-              error={error('actives')}
-              multiline
-            />
-          </Card>
-          <Card>
-            <Title>{t('shelf.rates')}</Title>
-            <Choices
-              label={t('shelf.field.unit')}
-              value={draft.unit}
-              options={UNITS}
-              nameOf={(option) => t(`unit.${option}`)}
-              onChange={(own) => set({ unit: own })}
-            />
-            <View className="flex-row gap-3">
-              <View className="flex-1">
-                <NumberField {...figure('lowPerAcre')} unit={unit} />
-              </View>
-              <View className="flex-1">
-                <NumberField {...figure('highPerAcre')} unit={unit} />
-              </View>
-            </View>
-            <NumberField {...figure('maxPerYear')} unit={unit} />
-            <View className="flex-row gap-3">
-              <View className="flex-1">
-                <NumberField {...figure('maxApplications')} />
-              </View>
-              <View className="flex-1">
-                <NumberField {...figure('minIntervalDays')} unit={t('shelf.dayUnit')} />
-              </View>
-            </View>
-          </Card>
+          </NameCard>
+          <RatesCard control={control} />
         </View>
         <View className="gap-4 lg:flex-1">
-          {odd.length > 0 ? (
-            <Card tone="caution" testID="label-oddities">
-              <Title>{t('shelf.oddTitle')}</Title>
-              {odd.map(({ rule, field, inputs }) => (
-                <Words key={`${rule}-${field}`}>
-                  {t(`labelOdd.${rule}`, {
-                    ...inputs,
-                    ...(typeof inputs.grasses === 'string'
-                      ? {
-                          grasses: inputs.grasses
-                            .split(' ')
-                            .map((slug) => t(`grass.${slug}`))
-                            .join(', '),
-                        }
-                      : {}),
-                  })}
-                </Words>
-              ))}
-            </Card>
-          ) : null}
-          <Card>
-            <Title>{t('shelf.where')}</Title>
-            <Choices
-              label={t('shelf.field.homeLawns')}
-              value={draft.homeLawns ? 'yes' : 'no'}
-              options={['yes', 'no'] as const}
-              nameOf={(option) => t(`shelf.home.${option}`)}
-              onChange={(option) => set({ homeLawns: option === 'yes' })}
-            />
-            <Words size="note" weight="semi" tone="second">
-              {t('shelf.field.turf')}
-            </Words>
-            <View className="flex-row flex-wrap gap-2">
-              {DESIRED.map((slug) => (
-                <Chip
-                  key={slug}
-                  label={t(`grass.${slug}`)}
-                  chosen={draft.turf.includes(slug)}
-                  onPress={() => set({ turf: toggled(draft.turf, slug) })}
-                />
-              ))}
-            </View>
-            <Words size="note" tone="quiet">
-              {t('shelf.turfHint')}
-            </Words>
-            <Field
-              label={t('shelf.field.siteBans')}
-              value={draft.siteBans}
-              onChange={(siteBans) => set({ siteBans })}
-              multiline
-            />
-          </Card>
-          <Card>
-            <Title>{t('shelf.when')}</Title>
-            <View className="flex-row gap-3">
-              <View className="flex-1">
-                <NumberField {...figure('airMinF')} unit="°F" />
-              </View>
-              <View className="flex-1">
-                <NumberField {...figure('airMaxF')} unit="°F" />
-              </View>
-            </View>
-            <View className="flex-row gap-3">
-              <View className="flex-1">
-                <NumberField {...figure('waterInIn')} unit="in" />
-              </View>
-              <View className="flex-1">
-                <NumberField {...figure('rainfastHours')} unit={t('shelf.hourUnit')} />
-              </View>
-            </View>
-            <NumberField {...figure('reentryHours')} unit={t('shelf.hourUnit')} />
-            <View className="flex-row gap-3">
-              <View className="flex-1">
-                <NumberField {...figure('seedAfterWeeks')} unit={t('shelf.weekUnit')} />
-              </View>
-              <View className="flex-1">
-                <NumberField {...figure('seedBeforeWeeks')} unit={t('shelf.weekUnit')} />
-              </View>
-            </View>
-          </Card>
-          <Card>
-            <Title>{t('shelf.store')}</Title>
-            <View className="flex-row gap-3">
-              <View className="flex-1">
-                <NumberField {...figure('packageAmount')} unit={t(`unit.${draft.unit}`)} />
-              </View>
-              <View className="flex-1">
-                <NumberField {...figure('priceUsd')} unit="$" />
-              </View>
-            </View>
-            <NumberField {...figure('packages')} />
-            <Choices
-              label={t('shelf.field.inUse')}
-              value={draft.inUse ? 'yes' : 'no'}
-              options={['yes', 'no'] as const}
-              nameOf={(option) => t(`shelf.use.${option}`)}
-              onChange={(option) => set({ inUse: option === 'yes' })}
-            />
-            {known && shelf.mayChange ? (
-              <Button
-                kind="quiet"
-                label={t('shelf.remove')}
-                onPress={() => shelf.remove(known.id, () => router.push(back))}
-              />
-            ) : null}
-          </Card>
+          <Oddities label={readLabel(draft, id).label} />
+          <WhereCard control={control} />
+          <WhenCard control={control} />
+          <StoreCard
+            control={control}
+            onRemove={
+              known && shelf.mayChange
+                ? () => shelf.remove(known.id, () => router.push(back))
+                : undefined
+            }
+          />
         </View>
       </View>
     </Screen>
   );
 }
 
-const toggled = (list: readonly GrassSlug[], slug: GrassSlug): GrassSlug[] =>
-  list.includes(slug) ? list.filter((own) => own !== slug) : [...list, slug];
+/** The library's entry that a label is of. */
+function BaseField({ base, onChange }: { base: string; onChange: (base: string) => void }) {
+  const { t } = useTranslation();
+  const options = [
+    ...herbicides
+      .filter(({ unit }) => unit !== 'dose')
+      .map(({ slug }) => ({ kind: 'herbicide', slug })),
+    ...treatments.map(({ slug }) => ({ kind: 'treatment', slug })),
+    ...fertilizers.map(({ slug }) => ({ kind: 'fertilizer', slug })),
+    ...seedEntries(),
+  ]
+    .map((entry) => ({ value: `${entry.kind}:${entry.slug}`, label: entryName(t, entry) }))
+    .sort((a, b) => a.label.localeCompare(b.label));
+  return (
+    <SelectField
+      label={t('shelf.field.base')}
+      value={base}
+      options={[{ value: '', label: t('shelf.noBase') }, ...options]}
+      onChange={onChange}
+    />
+  );
+}
+
+/** Where a label differs from the library by more than labels do. */
+function Oddities({ label }: { label: ShelfLabel | null }) {
+  const { t } = useTranslation();
+  const odd = label ? labelOddities(label) : [];
+  if (odd.length === 0) return null;
+  return (
+    <Card tone="caution" testID="label-oddities">
+      <Title>{t('shelf.oddTitle')}</Title>
+      {odd.map(({ rule, field, inputs }) => (
+        <Words key={`${rule}-${field}`}>
+          {t(`labelOdd.${rule}`, {
+            ...inputs,
+            ...(typeof inputs.grasses === 'string'
+              ? {
+                  grasses: inputs.grasses
+                    .split(' ')
+                    .map((slug) => t(`grass.${slug}`))
+                    .join(', '),
+                }
+              : {}),
+          })}
+        </Words>
+      ))}
+    </Card>
+  );
+}

@@ -10,6 +10,7 @@ import {
   type GrassSlug,
   type ShelfLabel,
 } from '@alfombra/core';
+import { z } from 'zod';
 import { type NumberText, numberText, typedNumber } from '@/ui';
 
 /** Fields of a label that are figures; `true`: it must be filled in. */
@@ -152,6 +153,21 @@ export function newDraft(base: string, nameOf: (kind: string, slug: string) => s
       }
     : draft;
 }
+
+/** The form of a label; a fault is a key of the catalogs. */
+export const labelFormSchema = (id: string) =>
+  z.custom<LabelDraft>().transform((draft, context): ShelfLabel => {
+    const { label, problems } = readLabel(draft, id);
+    if (label) return label;
+    for (const [field, problem] of Object.entries(problems)) {
+      context.addIssue({
+        code: 'custom',
+        path: field in LABEL_FIGURES ? ['figures', field] : [field],
+        message: `shelf.problem.${problem}`,
+      });
+    }
+    return z.NEVER;
+  });
 
 /** The draft as a label, or what is wrong at which field. */
 export function readLabel(

@@ -39,7 +39,7 @@ import {
   Words,
 } from '@/ui';
 import { drawnWeeds, withDrawn } from './drawnWeeds';
-import { pointCountOf } from './pointCountStore';
+import { pointCountOf } from '@/features/zone/pointCountStore';
 
 /** The visit: the property in walking order, what is done and what is not, and its end. */
 export function VisitScreen({ lawnId }: { lawnId: string }) {

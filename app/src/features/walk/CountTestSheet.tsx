@@ -1,55 +1,54 @@
 import { countTests, type CountTestInput, type StandShare } from '@alfombra/core';
 import { fieldTestCard, countTestVerdict } from '@alfombra/core/walking';
-import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
+import { z } from 'zod';
 import { FieldTestSteps } from '@/features/fieldTests/FieldTestSteps';
+import { DraftNote } from '@/features/drafts/DraftNote';
+import { useDraftForm } from '@/state/useDraftForm';
 import {
   Button,
   Card,
   Choices,
+  figure,
+  figureOrNone,
+  FormNumber,
+  FormSelect,
   number,
-  NumberField,
-  type NumberText,
   numberText,
-  SelectField,
   Sheet,
   Tag,
-  typedNumber,
   Words,
 } from '@/ui';
 
-interface Draft {
-  sampler: NumberText;
-  counts: NumberText[];
-  subject: string;
-  square: boolean;
-}
-
-/** What has been typed, as a test; `null` where a field is not good. */
-function read(slug: CountTestInput['test'], draft: Draft): CountTestInput | null {
-  const sampler = typedNumber(draft.sampler);
-  const counts = draft.counts.map(typedNumber);
-  const good = counts.every((c) => c !== null && Number.isInteger(c) && c >= 0);
-  if (sampler === null || sampler <= 0 || !good || counts.length === 0) return null;
-  return {
-    test: slug,
-    sampler,
-    counts: counts as number[],
-    subject: draft.subject,
-    ...(draft.square ? { square: true } : {}),
-  };
-}
-
-const badCount = (text: NumberText): boolean => {
-  if (text === '') return false;
-  const value = typedNumber(text);
-  return value === null || !Number.isInteger(value) || value < 0;
-};
+/** The form of a test; boxes left empty are samples not taken. */
+const countFormSchema = (slug: CountTestInput['test']) =>
+  z
+    .object({
+      sampler: figure('test.badSampler', { above: 0 }),
+      counts: z
+        .array(figureOrNone('test.badCount', { from: 0, whole: true }))
+        .refine((counts) => counts.some((count) => count !== null), {
+          path: [0],
+          error: 'test.needsCount',
+        }),
+      subject: z.string(),
+      square: z.boolean(),
+    })
+    .transform(({ sampler, counts, subject, square }): CountTestInput => ({
+      test: slug,
+      sampler,
+      counts: counts.filter((count) => count !== null),
+      subject,
+      ...(square ? { square: true } : {}),
+    }));
+type Draft = z.input<ReturnType<typeof countFormSchema>>;
 
 /** A field test by counting: sampler, counts, and at once what they mean per square foot. */
 export function CountTestSheet({
   slug,
+  draftKey,
   before,
   stand,
   onUse,
@@ -57,6 +56,8 @@ export function CountTestSheet({
   onClose,
 }: {
   slug: CountTestInput['test'];
+  /** What is looked at; the counts are kept under it while they are typed. */
+  draftKey: string;
   /** The result that is in use, if there is one. */
   before: CountTestInput | undefined;
   stand: readonly StandShare[];
@@ -67,20 +68,28 @@ export function CountTestSheet({
   const { t } = useTranslation();
   const test = countTests.find((entry) => entry.slug === slug)!;
   const card = fieldTestCard(slug);
-  const [draft, setDraft] = useState<Draft>({
-    sampler: numberText(before?.sampler ?? test.defaultSampler),
-    counts:
-      before?.counts.map((count) => numberText(count)) ??
-      Array.from({ length: test.fullSample }, () => '' as const),
-    subject: before?.subject ?? (test.subjects[0] as string),
-    square: before?.square ?? false,
+  const schema = countFormSchema(slug);
+  const { form, unsaved, done, discard } = useDraftForm({
+    key: `count-test:${draftKey}:${slug}`,
+    source: before,
+    make: (source): Draft => ({
+      sampler: numberText(source?.sampler ?? test.defaultSampler),
+      counts:
+        source?.counts.map((count) => numberText(count)) ??
+        Array.from({ length: test.fullSample }, () => '' as const),
+      subject: source?.subject ?? (test.subjects[0] as string),
+      square: source?.square ?? false,
+    }),
+    schema,
   });
-  const typed: Draft = { ...draft, counts: draft.counts.filter((count) => count.trim() !== '') };
-  const input = read(slug, typed);
-  const verdict = input ? countTestVerdict(input, stand) : null;
-  const badSampler = (typedNumber(draft.sampler) ?? 0) <= 0;
-  const setCount = (index: number, text: NumberText) =>
-    setDraft({ ...draft, counts: draft.counts.map((c, i) => (i === index ? text : c)) });
+  const { control, setValue } = form;
+  const draft = useWatch({ control }) as Draft;
+  const read = schema.safeParse(draft);
+  const verdict = read.success ? countTestVerdict(read.data, stand) : null;
+  const use = form.handleSubmit((input) => {
+    done();
+    onUse(input);
+  });
   return (
     <Sheet open title={t(`test.${slug}`)} onClose={onClose}>
       {card ? <FieldTestSteps card={card} /> : null}
@@ -90,45 +99,40 @@ export function CountTestSheet({
           value={draft.square ? 'square' : 'cutter'}
           options={['cutter', 'square'] as const}
           nameOf={(option) => t(`test.cut.${option}`)}
-          onChange={(option) =>
-            setDraft({
-              ...draft,
-              square: option === 'square',
-              sampler: numberText(option === 'square' ? 12 : test.defaultSampler),
-            })
-          }
+          onChange={(option) => {
+            setValue('square', option === 'square');
+            setValue('sampler', numberText(option === 'square' ? 12 : test.defaultSampler));
+          }}
         />
       ) : null}
       {test.subjects.length > 1 ? (
-        <SelectField
+        <FormSelect
+          control={control}
+          name="subject"
           label={t('test.subject')}
-          value={draft.subject}
           options={test.subjects.map((subject) => ({
             value: subject,
             label: t(`test.subjects.${subject}`),
           }))}
-          onChange={(subject) => setDraft({ ...draft, subject })}
         />
       ) : null}
-      <NumberField
+      <FormNumber
+        control={control}
+        name="sampler"
         label={t(
           draft.square ? 'test.side' : test.sampler === 'diameter' ? 'test.diameter' : 'test.area',
         )}
         unit={test.sampler === 'diameter' ? 'in' : 'ft²'}
-        value={draft.sampler}
-        onChange={(sampler) => setDraft({ ...draft, sampler })}
-        error={badSampler ? t('test.badSampler') : undefined}
         testID="sampler"
       />
       <Words weight="semi">{t('test.counts')}</Words>
       <View className="flex-row flex-wrap gap-3">
-        {draft.counts.map((count, index) => (
+        {draft.counts.map((_, index) => (
           <View key={index} className="w-[104px]">
-            <NumberField
+            <FormNumber
+              control={control}
+              name={`counts.${index}`}
               label={t('test.sample', { number: index + 1 })}
-              value={count}
-              onChange={(text) => setCount(index, text)}
-              error={badCount(count) ? t('test.badCount') : undefined}
               testID={`count-${index + 1}`}
             />
           </View>
@@ -137,7 +141,7 @@ export function CountTestSheet({
       <Button
         kind="plain"
         label={t('test.addSample')}
-        onPress={() => setDraft({ ...draft, counts: [...draft.counts, ''] })}
+        onPress={() => setValue('counts', [...draft.counts, ''])}
       />
       {verdict ? (
         <Card tone={verdict.verdict === 'treat' ? 'stop' : 'panel'} testID="test-verdict">
@@ -169,14 +173,18 @@ export function CountTestSheet({
           </Words>
         </Card>
       ) : null}
-      <Button
-        label={t('test.use')}
-        disabled={input === null}
-        onPress={() => input && onUse(input)}
-        testID="use-test"
-        wide
-      />
-      {before ? <Button kind="quiet" label={t('test.remove')} onPress={onRemove} /> : null}
+      <DraftNote unsaved={unsaved} form={form} onDiscard={discard} />
+      <Button label={t('test.use')} onPress={() => void use()} testID="use-test" wide />
+      {before ? (
+        <Button
+          kind="quiet"
+          label={t('test.remove')}
+          onPress={() => {
+            done();
+            onRemove();
+          }}
+        />
+      ) : null}
     </Sheet>
   );
 }

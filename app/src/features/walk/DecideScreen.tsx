@@ -2,6 +2,7 @@ import {
   causes,
   desiredCover,
   findingsOf,
+  assumedGrass,
   mainGrass,
   weeds as allWeeds,
   type Decision,
@@ -112,6 +113,7 @@ function Decide({
 
   const drafts = walk.weeds ?? [];
   const read = readWeeds(drafts);
+  const main = assumedGrass(zone, lawn.region);
   const grassPct = zone.stand.reduce((sum, { cover }) => sum + cover, 0) * 100;
   const tooMuch = read.totalPct + grassPct > 100.5;
   const decide = (decision: Decision) => store.change(lawn.id, { decision });
@@ -279,12 +281,13 @@ function Decide({
           advice={decideOptions({
             cause: chosen,
             p: diagnosis.posterior.find(({ cause }) => cause === chosen)?.p ?? 0,
-            main: mainGrass(zone),
+            main,
+            grassNamed: mainGrass(zone) !== null,
             upkeep: lawn.upkeep,
             irrigated: zone.site.irrigated,
             today: company.today,
             weeksLeft: growingWeeksLeft(
-              mainGrass(zone),
+              main,
               (soil?.meanF ?? []).slice((soil?.measuredDays ?? 1) - 1),
             ),
             damagedShare: patch

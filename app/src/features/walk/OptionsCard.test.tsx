@@ -12,6 +12,7 @@ const advice = (cause: string, known: Record<string, boolean> = {}) =>
     cause,
     p: 0.9,
     main: 'st-augustine',
+    grassNamed: true,
     upkeep: 'standard',
     irrigated: true,
     today: localDate('2026-07-10'),

@@ -1,6 +1,6 @@
 import {
   countTests,
-  mainGrass,
+  assumedGrass,
   signs,
   zoneArea,
   type CountTestInput,
@@ -393,8 +393,9 @@ function Look({
       />
       {fieldTesting ? (
         <FieldTestSheet
+          draftKey={`${walk.visitId}:${walk.patchId ?? walk.zoneId}`}
           slug={fieldTesting}
-          main={mainGrass(zone)}
+          main={assumedGrass(zone, lawn.region)}
           before={walk.fieldTests.find(({ test }) => test === fieldTesting)}
           onUse={(test, result) => {
             store.putFieldTest(lawn.id, test, result.signs);
@@ -409,6 +410,7 @@ function Look({
       ) : null}
       {testing ? (
         <CountTestSheet
+          draftKey={`${walk.visitId}:${walk.patchId ?? walk.zoneId}`}
           slug={testing}
           before={walk.tests.find((entry) => entry.test === testing)}
           stand={zone.stand}

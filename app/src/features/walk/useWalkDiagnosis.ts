@@ -14,7 +14,7 @@ import {
   type Diagnosis,
 } from '@alfombra/core/walking';
 import { useMemo } from 'react';
-import { useRecords, useSamples } from '@/api/queries';
+import { usePhReadings, useRecords, useSamples } from '@/api/queries';
 import type { SeasonQuestion, SeasonView } from '@/workers/seasonView';
 import type { WalkDraft } from '@/state/walkStore';
 
@@ -41,6 +41,7 @@ export function useWalkDiagnosis(
   const { company, lawn, weather, visits } = question;
   const records = useRecords(lawn.id).data ?? NONE;
   const samples = useSamples(lawn.id).data ?? NONE;
+  const ph = usePhReadings(lawn.id).data ?? NONE;
   const soil = view.soil[zone.id];
   const soilF = soil?.meanF[soil.measuredDays - 1] ?? null;
   return useMemo(() => {
@@ -52,6 +53,7 @@ export function useWalkDiagnosis(
       days: weather.days,
       records,
       samples,
+      ph,
       earlier: (visits.find(({ id }) => id === walk.visitId)?.looks ?? []).map(
         ({ answers }) => answers,
       ),
@@ -79,6 +81,7 @@ export function useWalkDiagnosis(
     visits,
     records,
     samples,
+    ph,
     zone,
     soilF,
     walk.patchId,

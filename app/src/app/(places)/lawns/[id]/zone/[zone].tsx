@@ -1,5 +1,5 @@
 import '@/i18n/deepWords';
-import { ZoneScreen } from '@/features/visit/ZoneScreen';
+import { ZoneScreen } from '@/features/zone/ZoneScreen';
 import { useLocalSearchParams } from 'expo-router';
 
 export default function Route() {

@@ -1,0 +1,179 @@
+import type { Control } from 'react-hook-form';
+import { useTranslation } from 'react-i18next';
+import { View } from 'react-native';
+import { materialName } from '@/features/season/productWords';
+import {
+  Card,
+  FormChoices,
+  FormField,
+  FormNumber,
+  FormPicker,
+  FormSelect,
+  number,
+  Title,
+} from '@/ui';
+import type { Job } from './job';
+import { AMOUNT_DIGITS, SKIES, WINDS, type RecordDraft } from './recordDraft';
+
+interface OfRecord {
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- whatever its schema makes of the fields
+  control: Control<RecordDraft, any, any>;
+}
+
+/** Fields that stand side by side. */
+function Pair({ children }: { children: readonly React.ReactNode[] }) {
+  return (
+    <View className="flex-row flex-wrap gap-3">
+      {children.map((child, index) => (
+        <View key={index} className="min-w-[120px] flex-1">
+          {child}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** Ground and product. */
+export function AmountsCard({ control, job }: OfRecord & { job: Job }) {
+  const { t } = useTranslation();
+  return (
+    <Card>
+      <Title>{t('record.what')}</Title>
+      <FormNumber
+        control={control}
+        name="area"
+        label={t('record.area')}
+        unit="ft²"
+        testID="record-area"
+      />
+      {job.materials.map((material, index) => {
+        const unit = t(`unit.${material.unit}`);
+        return (
+          <FormNumber
+            key={material.slug}
+            control={control}
+            name={`amounts.${index}`}
+            label={`${materialName(t, material)}: ${t('record.used').toLowerCase()}`}
+            unit={unit}
+            hint={t('record.planned', { value: number(material.amount, AMOUNT_DIGITS), unit })}
+            testID={`amount-${index}`}
+          />
+        );
+      })}
+      {job.spray ? (
+        <FormNumber
+          control={control}
+          name="carrier"
+          label={t('record.water')}
+          unit={t('mix.gal')}
+        />
+      ) : null}
+    </Card>
+  );
+}
+
+export function WhenCard({ control, today }: OfRecord & { today: string }) {
+  const { t } = useTranslation();
+  return (
+    <Card>
+      <FormPicker control={control} name="date" type="date" label={t('record.date')} max={today} />
+      <Pair>
+        <FormPicker control={control} name="start" type="time" label={t('record.start')} />
+        <FormPicker control={control} name="end" type="time" label={t('record.end')} />
+      </Pair>
+    </Card>
+  );
+}
+
+export function WeatherCard({ control }: OfRecord) {
+  const { t } = useTranslation();
+  return (
+    <Card>
+      <Title>{t('record.weather')}</Title>
+      <Pair>
+        <FormNumber
+          control={control}
+          name="air"
+          label={t('record.air')}
+          unit="°F"
+          testID="record-air"
+        />
+        <FormNumber
+          control={control}
+          name="wind"
+          label={t('record.wind')}
+          unit="mph"
+          testID="record-wind"
+        />
+      </Pair>
+      <Pair>
+        <FormSelect
+          control={control}
+          name="windFrom"
+          label={t('record.windFrom')}
+          options={WINDS.map((value) => ({ value, label: value }))}
+        />
+        <FormSelect
+          control={control}
+          name="sky"
+          label={t('record.sky')}
+          options={SKIES.map((value) => ({ value, label: t(`record.skies.${value}`) }))}
+        />
+      </Pair>
+    </Card>
+  );
+}
+
+/** How a spray was walked, and what bloomed. */
+export function PaceCard({ control }: OfRecord) {
+  const { t } = useTranslation();
+  return (
+    <Card>
+      <Title>{t('record.walkTitle')}</Title>
+      <Pair>
+        <FormNumber
+          control={control}
+          name="calibrated"
+          label={t('record.calibrated')}
+          unit="mph"
+          testID="record-calibrated"
+        />
+        <FormNumber
+          control={control}
+          name="pace"
+          label={t('record.pace')}
+          unit="mph"
+          testID="record-pace"
+        />
+      </Pair>
+      <FormChoices
+        control={control}
+        name="bloom"
+        label={t('record.bloom')}
+        options={['no', 'yes'] as const}
+        nameOf={(option: 'no' | 'yes') => t(`record.bloomIs.${option}`)}
+      />
+    </Card>
+  );
+}
+
+export function WhoCard({ control }: OfRecord) {
+  const { t } = useTranslation();
+  return (
+    <Card>
+      <FormField control={control} name="applicator" label={t('record.applicator')} />
+      <FormField
+        control={control}
+        name="licence"
+        label={t('record.licence')}
+        testID="record-licence"
+      />
+      <FormField
+        control={control}
+        name="note"
+        label={`${t('record.note')} (${t('common.optional')})`}
+        multiline
+      />
+    </Card>
+  );
+}

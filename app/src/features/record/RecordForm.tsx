@@ -1,0 +1,155 @@
+import { zoneArea, type ApplicationRecord, type User } from '@alfombra/core';
+import { checkApplication, lowPhosphorus } from '@alfombra/core/judging';
+import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
+import { useTranslation } from 'react-i18next';
+import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
+import { usePutRecord } from '@/api/putRecord';
+import { useSamples } from '@/api/queries';
+import { useFailureWords } from '@/api/useFailureWords';
+import { keptFrom } from '@/state/draftStore';
+import { DraftNote } from '@/features/drafts/DraftNote';
+import { useDraftForm } from '@/state/useDraftForm';
+import { Button, Failed, Screen, Title } from '@/ui';
+import type { SeasonQuestion } from '@/workers/seasonView';
+import { Findings } from './Findings';
+import { recordKey, type Job } from './job';
+import { AmountsCard, PaceCard, WeatherCard, WhenCard, WhoCard } from './RecordCards';
+import {
+  judgedDraft,
+  recordDraft,
+  recordFormSchema,
+  recordOf,
+  type Judged,
+  type RecordSource,
+} from './recordDraft';
+
+/** What was really put down, by whom and in what weather; filled in as planned. */
+export function RecordForm({
+  question,
+  job,
+  applicator,
+  onKept,
+  onDiscarded,
+}: {
+  question: SeasonQuestion;
+  job: Job;
+  applicator: User;
+  onKept: (record: ApplicationRecord) => void;
+  onDiscarded: () => void;
+}) {
+  const { t } = useTranslation();
+  const words = useFailureWords();
+  const { lawn, company, weather } = question;
+  const zone = lawn.zones.find(({ id }) => id === job.zoneId);
+  const putRecord = usePutRecord(lawn, company);
+  const key = recordKey(job);
+  // A record that is half typed is of what it was begun with, whatever the plan says by now.
+  const [source] = useState((): RecordSource => {
+    const begun = keptFrom<RecordSource>(key);
+    if (begun) return begun;
+    const today = weather.days[weather.days.length - 1];
+    return {
+      recordId: uuid(),
+      job,
+      lawnId: lawn.id,
+      today: company.today,
+      applicator: applicator.name,
+      licence: applicator.licence,
+      airF: today?.tmaxF ?? 70,
+      windMph: today?.windMph ?? 5,
+    };
+  });
+  const { form, unsaved, done, discard } = useDraftForm({
+    key,
+    source,
+    make: recordDraft,
+    schema: recordFormSchema(source),
+  });
+  const { control } = form;
+  const judged = judgedDraft(useWatch({ control }) as ReturnType<typeof recordDraft>, source);
+  const preview = useVerdict(judged, question, job, source.recordId);
+  const save = form.handleSubmit((read) =>
+    putRecord.mutate(
+      { id: source.recordId, body: recordOf(read, source) },
+      {
+        onSuccess: (record) => {
+          done();
+          onKept(record);
+        },
+      },
+    ),
+  );
+  return (
+    <Screen
+      title={t('record.title')}
+      subject={lawn.name}
+      lead={`${lawn.name} · ${zone?.name ?? ''}`}
+      back={`/lawns/${lawn.id}/season`}
+      footer={
+        <>
+          {putRecord.error ? (
+            <Failed message={`${words(putRecord.error)} ${t('common.kept')}`} />
+          ) : null}
+          <DraftNote
+            unsaved={unsaved}
+            form={form}
+            onDiscard={() => {
+              discard();
+              onDiscarded();
+            }}
+          />
+          <Button
+            label={t('record.save')}
+            onPress={() => void save()}
+            busy={putRecord.isPending ? t('common.loading') : null}
+            testID="keep-record"
+            wide
+          />
+        </>
+      }
+    >
+      <AmountsCard control={control} job={job} />
+      <WhenCard control={control} today={company.today} />
+      <WeatherCard control={control} />
+      {job.spray ? <PaceCard control={control} /> : null}
+      <WhoCard control={control} />
+      {preview.length > 0 ? (
+        <View className="gap-2">
+          <Title>{t('record.preview')}</Title>
+          <Findings findings={preview} />
+        </View>
+      ) : null}
+    </Screen>
+  );
+}
+
+/** What the checker will say of the record as it stands. */
+function useVerdict(judged: Judged | null, question: SeasonQuestion, job: Job, recordId: string) {
+  const { lawn, company } = question;
+  const samples = useSamples(lawn.id).data ?? [];
+  const zone = lawn.zones.find(({ id }) => id === job.zoneId);
+  if (!judged || !zone) return [];
+  const lowP = lowPhosphorus(samples, zone.id, company.today);
+  return checkApplication(
+    { ...judged, id: recordId, zoneId: zone.id },
+    {
+      stand: zone.stand,
+      desired: zone.desired,
+      zoneFt2: zoneArea(zone),
+      others: question.records.filter(({ zoneId }) => zoneId === zone.id),
+      airHighF: judged.airF,
+      windMph: judged.windMph,
+      irrigated: zone.site.irrigated === true,
+      certified: company.policy.certified,
+      confirmedLabels: company.policy.confirmedLabels,
+      ordinance: company.policy.ordinance,
+      labels: company.policy.labels,
+      ...(lowP === undefined ? {} : { lowPhosphorus: lowP }),
+      ...(judged.bloom === null ? {} : { bloom: judged.bloom }),
+      ...(judged.paceMph === null ? {} : { paceMph: judged.paceMph }),
+      ...(judged.calibratedMph === null ? {} : { calibratedMph: judged.calibratedMph }),
+    },
+  );
+}

@@ -1,0 +1,106 @@
+import {
+  judgedDraft,
+  recordDraft,
+  recordFormSchema,
+  recordOf,
+  type RecordDraft,
+} from './recordDraft';
+
+const PLANNED_OZ = 0.046_6;
+const source = (spray = true) => ({
+  recordId: 'r',
+  lawnId: 'l',
+  today: '2026-04-08',
+  applicator: 'Somebody',
+  licence: 'T-1',
+  airF: 72,
+  windMph: 5,
+  job: {
+    key: 's',
+    stepId: 's',
+    zoneId: 'z',
+    areaFt2: 3000.4,
+    materials: [
+      {
+        kind: 'herbicide' as const,
+        slug: 'threeway-amine',
+        amount: PLANNED_OZ,
+        unit: 'fl-oz' as const,
+      },
+    ],
+    targets: ['dandelion'],
+    spray,
+    carrierGal: spray ? 3 : null,
+  },
+});
+type Typed = Partial<Record<keyof RecordDraft, string | string[]>>;
+const draft = (fields: Typed = {}, spray = true) =>
+  ({
+    ...recordDraft(source(spray)),
+    start: '09:00',
+    end: '09:30',
+    ...fields,
+  }) as RecordDraft;
+const read = (fields: Typed = {}, spray = true) => {
+  const given = source(spray);
+  const parsed = recordFormSchema(given).safeParse(draft(fields, spray));
+  return {
+    body: parsed.success ? recordOf(parsed.data, given) : null,
+    errors: Object.fromEntries(
+      (parsed.error?.issues ?? []).map(({ path, message }) => [path.join('.'), message]),
+    ),
+  };
+};
+
+it('makes a record of a good draft, with a comma between the thousands', () => {
+  const { body, errors } = read({ area: '3,000', amounts: ['4.5'] });
+  expect(errors).toEqual({});
+  expect(body).toMatchObject({ areaFt2: 3000, carrierGal: 3, targets: ['dandelion'] });
+  expect(body?.materials[0]?.amount).toBe(4.5);
+});
+
+it('records exactly what was planned where nothing was changed, though the field rounds it', () => {
+  expect(draft().amounts).toEqual(['0.047']);
+  const { body } = read();
+  expect(body?.materials[0]?.amount).toBe(PLANNED_OZ);
+  expect(body?.areaFt2).toBe(3000.4);
+  expect(read({ amounts: ['0.048'] }).body?.materials[0]?.amount).toBe(0.048);
+});
+
+it.each([
+  [{ area: '0' }, 'area', 'record.number'],
+  [{ area: 'much' }, 'area', 'record.number'],
+  [{ amounts: ['0'] }, 'amounts.0', 'record.number'],
+  [{ carrier: '' }, 'carrier', 'record.number'],
+  [{ date: '2026-04-09' }, 'date', 'record.future'],
+  [{ date: '' }, 'date', 'record.badDay'],
+  [{ start: '' }, 'start', 'record.time'],
+  [{ end: '08:00' }, 'end', 'record.endBeforeStart'],
+  [{ air: '' }, 'air', 'record.required'],
+  [{ wind: '-1' }, 'wind', 'record.required'],
+  [{ licence: ' ' }, 'licence', 'record.required'],
+  [{ pace: '40' }, 'pace', 'record.badPace'],
+] as const)('%p is pointed at', (fields, field, key) => {
+  const { body, errors } = read(fields as Typed);
+  expect(body).toBeNull();
+  expect(errors).toEqual({ [field]: key });
+});
+
+it('lets the checker speak before the times are in, and not on a bad amount', () => {
+  const judged = (fields: Typed) => judgedDraft(draft(fields), source());
+  expect(judged({ amounts: ['0'] })).toBeNull();
+  expect(judged({ start: '', end: '' })).toMatchObject({ areaFt2: 3000.4, airF: 72 });
+});
+
+it('asks no water of a spreader', () => {
+  expect(read({ carrier: '' }, false).body?.carrierGal).toBeNull();
+});
+
+it('reads a pace and flowers where somebody looked', () => {
+  expect(read().body).toMatchObject({ calibratedMph: null, paceMph: null, bloom: null });
+  expect(read({ calibrated: '3', pace: '2.4', bloom: 'yes' }).body).toMatchObject({
+    calibratedMph: 3,
+    paceMph: 2.4,
+    bloom: true,
+  });
+});

@@ -1,0 +1,177 @@
+import { isLocalDate, type ApplicationRecordBody, type Material } from '@alfombra/core';
+import { z } from 'zod';
+import { figure, figureOrNone, filledIn, numberText, type NumberText } from '@/ui';
+import type { Job } from './job';
+
+export const WINDS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW', 'calm'] as const;
+export const SKIES = ['clear', 'part-cloudy', 'overcast', 'rain'] as const;
+export const AMOUNT_DIGITS = 3;
+const CARRIER_DIGITS = 2;
+const TIME = /^([01]\d|2[0-3]):[0-5]\d$/;
+/** A pace is optional, but a typed one is a pace, mph. */
+const PACE = { from: 0.3, to: 12 } as const;
+
+/** What a record is begun with. */
+export interface RecordSource {
+  /** Id of the record it will become. */
+  recordId: string;
+  job: Job;
+  lawnId: string;
+  today: string;
+  applicator: string;
+  licence: string;
+  airF: number;
+  windMph: number;
+}
+
+/**
+ * A figure that was filled in from the plan: as long as it stands as it was, it is the planned one in
+ * full, not as it was rounded for the field.
+ */
+const planned = (value: number | null, digits: number, fault: string) => {
+  const text = numberText(value, digits);
+  return z.custom<NumberText>().transform((typed, context): number => {
+    if (value !== null && value > 0 && typed === text) return value;
+    const read = figure(fault, { above: 0 }).safeParse(typed);
+    if (read.success) return read.data;
+    context.addIssue({ code: 'custom', message: fault });
+    return z.NEVER;
+  });
+};
+
+const fieldsOf = ({ job, today }: Pick<RecordSource, 'job' | 'today'>) => ({
+  area: planned(job.areaFt2, 0, 'record.number'),
+  amounts: z
+    .custom<NumberText[]>()
+    .pipe(
+      z.tuple(
+        job.materials.map(({ amount }) => planned(amount, AMOUNT_DIGITS, 'record.number')) as [
+          ReturnType<typeof planned>,
+        ],
+      ),
+    ),
+  carrier: job.spray
+    ? planned(job.carrierGal, CARRIER_DIGITS, 'record.number')
+    : z.custom<NumberText>().transform(() => null),
+  date: z
+    .string()
+    .refine(isLocalDate, { error: 'record.badDay', abort: true })
+    .refine((date) => date <= today, 'record.future'),
+  start: z.string().regex(TIME, 'record.time'),
+  end: z.string().regex(TIME, 'record.time'),
+  air: figure('record.required', { from: -40 }),
+  wind: figure('record.required', { from: 0 }),
+  windFrom: z.enum(WINDS),
+  sky: z.enum(SKIES),
+  applicator: filledIn('record.required'),
+  licence: filledIn('record.required'),
+  note: z.string(),
+  calibrated: figureOrNone('record.badPace', PACE),
+  pace: figureOrNone('record.badPace', PACE),
+  /** Flowers open; empty: not looked at. */
+  bloom: z.enum(['yes', 'no', '']).transform((bloom) => (bloom === '' ? null : bloom === 'yes')),
+});
+type Fields = ReturnType<typeof fieldsOf>;
+export type RecordDraft = z.input<z.ZodObject<Fields>>;
+type RecordRead = z.output<z.ZodObject<Fields>>;
+
+/** The form of one record; a fault is a key of the catalogs. */
+export const recordFormSchema = (source: Pick<RecordSource, 'job' | 'today'>) =>
+  z.object(fieldsOf(source)).refine(({ start, end }) => end >= start, {
+    path: ['end'],
+    error: 'record.endBeforeStart',
+  });
+
+export const recordDraft = ({
+  job,
+  today,
+  applicator,
+  licence,
+  airF,
+  windMph,
+}: RecordSource): RecordDraft => ({
+  area: numberText(job.areaFt2, 0),
+  amounts: job.materials.map(({ amount }) => numberText(amount, AMOUNT_DIGITS)),
+  carrier: numberText(job.carrierGal, CARRIER_DIGITS),
+  date: today,
+  start: '',
+  end: '',
+  air: numberText(airF, 0),
+  wind: numberText(windMph, 0),
+  windFrom: 'W',
+  sky: 'part-cloudy',
+  applicator,
+  licence,
+  note: '',
+  calibrated: '',
+  pace: '',
+  bloom: '',
+});
+
+/** The part of a record that the checker judges, as soon as it can be read. */
+export interface Judged {
+  areaFt2: number;
+  date: string;
+  materials: Material[];
+  airF: number;
+  windMph: number;
+  targets: string[];
+  calibratedMph: number | null;
+  paceMph: number | null;
+  bloom: boolean | null;
+}
+
+const judgedOf = (
+  read: Pick<
+    RecordRead,
+    'area' | 'amounts' | 'date' | 'air' | 'wind' | 'calibrated' | 'pace' | 'bloom'
+  >,
+  { materials, targets }: Job,
+): Judged => ({
+  areaFt2: read.area,
+  date: read.date,
+  materials: materials.map((material, index) => ({
+    ...material,
+    amount: read.amounts[index] as number,
+  })),
+  airF: read.air,
+  windMph: read.wind,
+  targets,
+  calibratedMph: read.calibrated,
+  paceMph: read.pace,
+  bloom: read.bloom,
+});
+
+/** What can be judged while the rest is still being typed; `null` when a part of it is bad. */
+export function judgedDraft(
+  draft: RecordDraft,
+  source: Pick<RecordSource, 'job' | 'today'>,
+): Judged | null {
+  const { area, amounts, date, air, wind, calibrated, pace, bloom } = fieldsOf(source);
+  const read = z
+    .object({ area, amounts, date, air, wind, calibrated, pace, bloom })
+    .safeParse(draft);
+  return read.success ? judgedOf(read.data, source.job) : null;
+}
+
+/** The record that a form without faults becomes. */
+export function recordOf(
+  read: RecordRead,
+  { job, lawnId }: Pick<RecordSource, 'job' | 'lawnId'>,
+): ApplicationRecordBody {
+  const { airF, windMph, ...judged } = judgedOf(read, job);
+  return {
+    ...judged,
+    lawnId,
+    zoneId: job.zoneId,
+    stepId: job.stepId,
+    date: judged.date as ApplicationRecordBody['date'],
+    start: read.start,
+    end: read.end,
+    carrierGal: read.carrier,
+    weather: { airF, windMph, windFrom: read.windFrom, sky: read.sky },
+    applicator: read.applicator,
+    licence: read.licence,
+    note: read.note,
+  };
+}

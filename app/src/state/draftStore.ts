@@ -1,0 +1,38 @@
+import { create } from 'zustand';
+import { persist } from 'zustand/middleware';
+
+/** What somebody typed into a form and has not saved, with what it was made from. */
+export interface KeptDraft {
+  values: unknown;
+  from: unknown;
+  /** When it was last typed in, milliseconds. */
+  at: number;
+}
+
+interface DraftState {
+  /** By the name of the form and of what it is about. */
+  drafts: Record<string, KeptDraft>;
+  keep: (key: string, draft: KeptDraft) => void;
+  drop: (key: string) => void;
+}
+
+/** Forms being filled in. Kept on the device at every key press, so that a reload or a dead battery loses nothing. */
+export const useDraftStore = create<DraftState>()(
+  persist(
+    (set) => ({
+      drafts: {},
+      keep: (key, draft) => set(({ drafts }) => ({ drafts: { ...drafts, [key]: draft } })),
+      drop: (key) =>
+        set(({ drafts }) => {
+          const rest = { ...drafts };
+          delete rest[key];
+          return { drafts: rest };
+        }),
+    }),
+    { name: 'alfombra-drafts', version: 1 },
+  ),
+);
+
+/** What a kept draft was made from, where one is kept. */
+export const keptFrom = <Source>(key: string): Source | undefined =>
+  useDraftStore.getState().drafts[key]?.from as Source | undefined;
