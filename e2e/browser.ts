@@ -20,16 +20,19 @@ export async function closeBrowsers(): Promise<void> {
  * Debian's headless Chromium with a profile of its own. Every address but loopback is cut off, so a
  * font or script from elsewhere would show as a failure.
  */
-export async function openBrowser(viewport: {
-  width: number;
-  height: number;
-}): Promise<BrowserContext> {
+export async function openBrowser(
+  viewport: { width: number; height: number },
+  /** `touch`: a phone's screen under a finger, not a mouse. */
+  { touch = false }: { touch?: boolean } = {},
+): Promise<BrowserContext> {
   const profile = mkdtempSync(join(tmpdir(), 'alfombra-browser-'));
   const context = await chromium.launchPersistentContext(profile, {
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
     headless: true,
     viewport,
     locale: 'en-US',
+    hasTouch: touch,
+    isMobile: touch,
     args: [
       '--no-sandbox',
       '--disable-gpu',

@@ -136,7 +136,8 @@ for (const [size, viewport] of [
       await id('test-chinch-float').click();
       await id('count-1').fill('3');
       await id('count-2').fill('2');
-      await id('count-3').fill('x');
+      await id('count-3').fill('2.5');
+      await page.keyboard.press('Tab');
       await page.getByText('A whole number, 0 or more').waitFor();
       await id('count-3').fill('2');
       const verdict = await id('test-verdict').innerText();

@@ -39,7 +39,7 @@ const standOf = (grasses: readonly GrassSlug[]) =>
   );
 const inputOf = (
   grasses: readonly GrassSlug[],
-  finding: { weeds?: unknown[]; cause?: string; protect?: 'treat' } = {},
+  finding: { weeds?: unknown[]; damages?: { cause: string; protect: 'treat' }[] } = {},
 ) => {
   const zone = standOf(grasses);
   const request = seasonRequestSchema.parse({
@@ -219,8 +219,7 @@ it('puts what is due in a zone together for a step, and leaves weeds alone that 
   const dandelion = { weed: 'dandelion', cover: 0.2 };
   const both = inputOf(['tall-fescue'], {
     weeds: [dandelion],
-    cause: 'armyworm',
-    protect: 'treat',
+    damages: [{ cause: 'armyworm', protect: 'treat' }],
   });
   const { steps } = planSeason(both);
   const protect = steps.find(({ kind }) => kind === 'protect')!;

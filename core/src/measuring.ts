@@ -3,4 +3,3 @@ export * from './lawn/editOutline';
 export * from './lawn/overlaps';
 export * from './lawn/tape';
 export * from './lawn/walkedOutline';
-export * from './lawn/zoneAt';

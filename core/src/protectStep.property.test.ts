@@ -37,7 +37,7 @@ function plan({
     region: 'transition',
     zones: [zone],
     findings: [
-      { zoneId: zone.id, weeds: [], ...(cause ? { cause } : {}), ...(protect ? { protect } : {}) },
+      { zoneId: zone.id, damages: cause ? [{ cause, ...(protect ? { protect } : {}) }] : [] },
     ],
     policy,
   });

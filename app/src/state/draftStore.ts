@@ -36,3 +36,19 @@ export const useDraftStore = create<DraftState>()(
 /** What a kept draft was made from, where one is kept. */
 export const keptFrom = <Source>(key: string): Source | undefined =>
   useDraftStore.getState().drafts[key]?.from as Source | undefined;
+
+/**
+ * Puts a kept draft elsewhere: what was typed goes along.
+ * @returns what it is made from now; `undefined` when nothing was kept
+ */
+export function movedDraft<Values extends object, Source extends object>(
+  key: string,
+  change: { values?: Partial<Values>; from?: Partial<Source> },
+): Source | undefined {
+  const { drafts, keep } = useDraftStore.getState();
+  const kept = drafts[key];
+  if (!kept) return undefined;
+  const from = { ...(kept.from as Source), ...change.from };
+  keep(key, { values: { ...(kept.values as Values), ...change.values }, from, at: Date.now() });
+  return from;
+}

@@ -1,10 +1,13 @@
-import type { Lawn } from '@alfombra/core';
+import type { Lawn, Pin, PlanLine, Point } from '@alfombra/core';
 import { temporal } from 'zundo';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 
 /** The parts of a lawn that are drawn. */
-export type Plan = Pick<Lawn, 'zones' | 'features' | 'pins' | 'lines' | 'weedPatches' | 'origin'>;
+export type Plan = Pick<
+  Lawn,
+  'zones' | 'features' | 'pins' | 'lines' | 'weedPatches' | 'origin' | 'northDeg'
+>;
 
 /** A drawing that was left for that of another lawn. */
 interface Laid {
@@ -21,6 +24,14 @@ interface PlanState {
   /** The lawn as it was when the drawing began: the base of the write. */
   from: Lawn | null;
   touched: boolean;
+  /** Corners of a shape and points of a line that are being tapped in. */
+  sketch: Point[] | null;
+  line: Point[];
+  /** What the next tap notes. */
+  mark: Pin['kind'] | PlanLine['kind'];
+  setMark: (mark: Pin['kind'] | PlanLine['kind']) => void;
+  setSketch: (sketch: Point[] | null) => void;
+  setLine: (line: Point[]) => void;
   /** Opens a lawn's plan; one that has been drawn on goes on where it was. */
   open: (lawn: Lawn) => void;
   change: (change: Partial<Plan>) => void;
@@ -29,13 +40,22 @@ interface PlanState {
 
 const MOST_STEPS_BACK = 100;
 
-export const planOf = ({ zones, features, pins, lines, weedPatches, origin }: Lawn): Plan => ({
+export const planOf = ({
   zones,
   features,
   pins,
   lines,
   weedPatches,
   origin,
+  northDeg,
+}: Lawn): Plan => ({
+  zones,
+  features,
+  pins,
+  lines,
+  weedPatches,
+  origin,
+  northDeg,
 });
 
 /** The plan being drawn, step by step, kept on the device until it is saved. */
@@ -48,9 +68,16 @@ export const usePlanStore = create<PlanState>()(
         plan: null,
         from: null,
         touched: false,
+        sketch: null,
+        line: [],
+        mark: 'irrigation-head',
+        setMark: (mark) => set({ mark }),
+        setSketch: (sketch) => set({ sketch }),
+        setLine: (line) => set({ line }),
         open: (lawn) => {
           const { lawnId, plan, from, touched, laid } = get();
-          if (lawnId === lawn.id && plan && touched) return;
+          const tapped = get().sketch !== null || get().line.length > 0;
+          if (lawnId === lawn.id && plan && (touched || tapped)) return;
           const { [lawn.id]: again, ...others } = laid;
           set({
             laid: lawnId && plan && touched ? { ...others, [lawnId]: { plan, from } } : others,
@@ -58,17 +85,26 @@ export const usePlanStore = create<PlanState>()(
             plan: again?.plan ?? planOf(lawn),
             from: again ? again.from : lawn,
             touched: again !== undefined,
+            sketch: null,
+            line: [],
           });
         },
         change: (change) =>
           set(({ plan }) => (plan ? { plan: { ...plan, ...change }, touched: true } : {})),
-        finish: () => set({ lawnId: null, plan: null, from: null, touched: false }),
+        finish: () =>
+          set({ lawnId: null, plan: null, from: null, touched: false, sketch: null, line: [] }),
       }),
       {
         name: 'alfombra-plan',
         version: 2,
         // One drawing at a time was kept before.
-        migrate: (kept) => ({ ...(kept as PlanState), laid: {} }),
+        migrate: (kept) => ({
+          ...(kept as PlanState),
+          laid: {},
+          sketch: null,
+          line: [],
+          mark: 'irrigation-head',
+        }),
       },
     ),
     {

@@ -44,6 +44,7 @@ export function useDraftForm<Draft extends FieldValues, Read, Source>({
   const form = useForm<Draft, unknown, Read>({
     defaultValues: opened.values as DefaultValues<Draft>,
     resolver: zodResolver(schema),
+    mode: 'onTouched',
   });
   const base = useRef(opened.from);
   const { subscribe, reset } = form;

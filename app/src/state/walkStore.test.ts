@@ -15,6 +15,26 @@ it('starts with an id of its own and nothing answered', () => {
   expect(walk()?.visitId).not.toBe(first);
 });
 
+it('goes on where a place was left, whatever was looked at in between', () => {
+  store().start('lawn', 'zone', 'one', 'visit');
+  store().answer('lawn', 'k-pat-rings', true);
+  store().start('lawn', 'zone', 'two', 'visit');
+  expect(walk()?.answers).toEqual({});
+  store().answer('lawn', 's-edge-yellow', false);
+  store().leave('lawn');
+  expect(walk()).toBeUndefined();
+  store().start('lawn', 'zone', 'one', 'visit');
+  expect(walk()?.answers).toEqual({ 'k-pat-rings': true });
+  store().start('lawn', 'zone', 'two', 'visit');
+  expect(walk()?.answers).toEqual({ 's-edge-yellow': false });
+  // Another day's visit looks afresh; the end of the visit ends its looks.
+  store().start('lawn', 'zone', 'one', 'tomorrow');
+  expect(walk()?.answers).toEqual({});
+  store().endVisit('lawn');
+  store().start('lawn', 'zone', 'one', 'visit');
+  expect(walk()?.answers).toEqual({});
+});
+
 it('keeps, changes and takes back answers', () => {
   store().answer('lawn', 'k-pat-rings', true);
   store().answer('lawn', 'k-pat-circles', false);

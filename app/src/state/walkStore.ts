@@ -1,4 +1,4 @@
-import type { Answers, CountTestInput, Decision } from '@alfombra/core';
+import type { Answers, CountTestInput, Decision, WeedFinding } from '@alfombra/core';
 import type { FieldTestInput } from '@alfombra/core/walking';
 import { v7 as uuid } from 'uuid';
 import { create } from 'zustand';
@@ -12,6 +12,8 @@ export interface WeedDraft {
   weed: string;
   cover: NumberText;
   growing: boolean;
+  stage?: WeedFinding['stage'];
+  confidence?: number;
 }
 
 /** A walk that is not kept yet. */
@@ -32,12 +34,17 @@ export interface WalkDraft {
 interface WalkState {
   /** One walk in progress a lawn, by lawn id. */
   walks: Record<string, WalkDraft>;
+  /** Looks at other places that were left half done, by lawn id. */
+  laid: Record<string, WalkDraft[]>;
   /** The visit that is going on at a lawn: every walk of its day belongs to it. */
   visits: Record<string, { visitId: string; day: string }>;
   /** Begins the day's visit to a lawn, or goes on with it; gives its id. */
   beginVisit: (lawnId: string, day: string) => string;
   endVisit: (lawnId: string) => void;
+  /** Begins to look at a place, or goes on where it was left; a look that goes on elsewhere is kept. */
   start: (lawnId: string, zoneId: string, patchId: string | null, visitId?: string) => void;
+  /** Goes away from the place at hand; what was answered there is kept. */
+  leave: (lawnId: string) => void;
   change: (lawnId: string, change: Partial<Omit<WalkDraft, 'visitId'>>) => void;
   answer: (lawnId: string, sign: string, value: boolean | 'unsure' | null) => void;
   putTest: (lawnId: string, test: CountTestInput) => void;
@@ -61,6 +68,13 @@ const fresh = (zoneId: string, patchId: string | null, visitId: string): WalkDra
   weeds: null,
 });
 
+const without = <Value>(all: Record<string, Value>, key: string): Record<string, Value> =>
+  Object.fromEntries(Object.entries(all).filter(([other]) => other !== key));
+
+/** Something was entered that would be missed. */
+const isBegun = ({ answers, tests, fieldTests, decision }: WalkDraft): boolean =>
+  Object.keys(answers).length + tests.length + fieldTests.length > 0 || decision !== null;
+
 /** The walk in progress. Kept on the device at every tap: a reload or a dead battery loses nothing. */
 export const useWalkStore = create<WalkState>()(
   persist(
@@ -72,6 +86,7 @@ export const useWalkStore = create<WalkState>()(
         });
       return {
         walks: {},
+        laid: {},
         visits: {},
         beginVisit: (lawnId, day) => {
           const going = get().visits[lawnId];
@@ -81,13 +96,32 @@ export const useWalkStore = create<WalkState>()(
           return visitId;
         },
         endVisit: (lawnId) =>
-          set(({ visits }) => {
-            const rest = { ...visits };
-            delete rest[lawnId];
-            return { visits: rest };
-          }),
+          set(({ visits, walks, laid }) => ({
+            visits: without(visits, lawnId),
+            walks: without(walks, lawnId),
+            laid: without(laid, lawnId),
+          })),
         start: (lawnId, zoneId, patchId, visitId = uuid()) =>
-          set(({ walks }) => ({ walks: { ...walks, [lawnId]: fresh(zoneId, patchId, visitId) } })),
+          set(({ walks, laid }) => {
+            const all = [...(laid[lawnId] ?? []), ...(walks[lawnId] ? [walks[lawnId]] : [])];
+            const here = (walk: WalkDraft) =>
+              walk.visitId === visitId && walk.zoneId === zoneId && walk.patchId === patchId;
+            return {
+              laid: { ...laid, [lawnId]: all.filter((walk) => !here(walk) && isBegun(walk)) },
+              walks: { ...walks, [lawnId]: all.find(here) ?? fresh(zoneId, patchId, visitId) },
+            };
+          }),
+        leave: (lawnId) =>
+          set(({ walks, laid }) => {
+            const walk = walks[lawnId];
+            return {
+              walks: without(walks, lawnId),
+              laid:
+                walk && isBegun(walk)
+                  ? { ...laid, [lawnId]: [...(laid[lawnId] ?? []), walk] }
+                  : laid,
+            };
+          }),
         change: (lawnId, change) => update(lawnId, () => change),
         answer: (lawnId, sign, value) =>
           update(lawnId, ({ answers }) => {
@@ -113,22 +147,18 @@ export const useWalkStore = create<WalkState>()(
               Object.entries(answers).filter(([sign]) => !signs.includes(sign)),
             ),
           })),
-        finish: (lawnId) =>
-          set(({ walks }) => {
-            const rest = { ...walks };
-            delete rest[lawnId];
-            return { walks: rest };
-          }),
+        finish: (lawnId) => set(({ walks }) => ({ walks: without(walks, lawnId) })),
       };
     },
     {
       name: 'alfombra-walks',
-      version: 2,
-      // A walk kept by an earlier version has no field tests yet.
+      version: 3,
+      // Walks kept by earlier versions: without field tests, and one place at a time.
       migrate: (kept) => {
         const state = kept as Pick<WalkState, 'walks' | 'visits'>;
         return {
           ...state,
+          laid: (kept as Partial<WalkState>).laid ?? {},
           walks: Object.fromEntries(
             Object.entries(state.walks).map(([lawnId, walk]) => [
               lawnId,

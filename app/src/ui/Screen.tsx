@@ -1,12 +1,12 @@
 import type { Href } from 'expo-router';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
-import type { ReactNode, RefObject } from 'react';
+import { useRef, type ReactNode, type RefObject } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ScrollView, View } from 'react-native';
 import { Door } from './Door';
 import { Selvedge } from './Selvedge';
 import { useArrival } from './useArrival';
-import type { Scroller } from './VirtualList';
+import { ScrollerContext, type Scroller } from './scroller';
 import { Title, Words } from './Words';
 
 export interface ScreenProps {
@@ -21,8 +21,6 @@ export interface ScreenProps {
   dye?: 'madder' | 'indigo';
   /** Stays at the bottom, within the thumb's reach. */
   footer?: ReactNode;
-  /** The frame that scrolls, for a list that draws only what is in sight. */
-  scroller?: Scroller;
   /** Off where the content scrolls by itself. */
   scroll?: boolean;
   /** A list beside the screen at hand: no page of its own. */
@@ -39,13 +37,13 @@ export function Screen({
   aside,
   dye = 'madder',
   footer,
-  scroller,
   scroll = true,
   side = false,
   children,
 }: ScreenProps) {
   const { t } = useTranslation();
   const heading = useArrival([title, subject], !side);
+  const scroller: Scroller = useRef(null);
   return (
     <View
       {...(side
@@ -92,7 +90,7 @@ export function Screen({
           className="flex-1"
           contentContainerClassName="gap-4 px-4 pb-8"
         >
-          {children}
+          <ScrollerContext value={scroller}>{children}</ScrollerContext>
         </ScrollView>
       ) : (
         <View className="min-h-0 flex-1">{children}</View>

@@ -1,21 +1,19 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import {
   memo,
+  use,
   useDeferredValue,
   useLayoutEffect,
   useRef,
   useState,
   type ReactNode,
-  type RefObject,
 } from 'react';
 import { View } from 'react-native';
-
-/** The scrolling frame of a `Screen`, as it hands it out. */
-export type Scroller = RefObject<{ getScrollableNode: () => unknown } | null>;
+import { ScrollerContext, type Scroller } from './scroller';
 
 /** The node that scrolls; nothing before it is there. */
-const frameOf = (scroller: Scroller) =>
-  (scroller.current?.getScrollableNode() as HTMLElement | undefined) ?? null;
+const frameOf = (scroller: Scroller | null) =>
+  (scroller?.current?.getScrollableNode() as HTMLElement | undefined) ?? null;
 
 const GAP = 12;
 /** Rows drawn beyond what is in sight: the next stops of the Tab key. */
@@ -40,13 +38,11 @@ const Row = memo(function Row({
 
 /** A list of any length inside a scrolling screen: only the rows about to be seen are drawn. */
 export function VirtualList<Item>({
-  scroller,
   items,
   keyOf,
   estimate,
   children,
 }: {
-  scroller: Scroller;
   items: readonly Item[];
   keyOf: (item: Item) => string;
   /** About how high a row is, px; each is measured when it is drawn. */
@@ -54,6 +50,7 @@ export function VirtualList<Item>({
   /** Draws an item; the same function as long as it draws alike. */
   children: (item: Item) => ReactNode;
 }) {
+  const scroller = use(ScrollerContext);
   const list = useRef<View>(null);
   const [margin, setMargin] = useState(0);
 
@@ -66,7 +63,8 @@ export function VirtualList<Item>({
         own.getBoundingClientRect().top - around.getBoundingClientRect().top + around.scrollTop,
       );
     }
-  }, [scroller, items.length]);
+    // What stands above may grow at any time; the same margin again draws nothing.
+  });
   const rows = useVirtualizer({
     count: items.length,
     getScrollElement: () => frameOf(scroller),

@@ -77,7 +77,7 @@ const requestOf = ({
     region: lawn.region,
     upkeep: lawn.upkeep,
     zones: lawn.zones,
-    findings: findingsOf(visits),
+    findings: findingsOf(visits, lawn),
     policy: company.policy,
     choices: lawn.choices,
   });

@@ -3,6 +3,7 @@ export * from './applyAnswer';
 export * from './company';
 export * from './customer';
 export * from './failure';
+export * from './findings';
 export * from './lawn';
 export * from './lawnFile';
 export * from './lawnSummary';

@@ -106,6 +106,8 @@ export const lawnBodySchema = z.object({
     .object({ lat: z.number().min(-90).max(90), lon: z.number().min(-180).max(180) })
     .nullable()
     .default(null),
+  /** Where north lies, clockwise from the top of the plan, degrees; `null`: nobody said. */
+  northDeg: z.number().min(0).max(360).nullable().default(null),
   property: propertySchema.prefault({}),
   region: regionSchema,
   stationId: z.string(),

@@ -1,6 +1,5 @@
 import { localDate } from '../units';
 import {
-  findingsOf,
   samplesOut,
   visitBodySchema,
   withLaboratoryResult,
@@ -9,7 +8,6 @@ import {
 } from './visit';
 
 const ZONE = '0190a000-0000-7000-8000-000000000001';
-const OTHER = '0190a000-0000-7000-8000-000000000002';
 
 const look = (fields: Partial<Look> = {}): Look => ({
   zoneId: ZONE,
@@ -36,72 +34,6 @@ const visit = (id: string, date: string, ...looks: Look[]): VisitBody & { id: st
 
 const dandelion = { weed: 'dandelion', cover: 0.1, growing: true };
 const clover = { weed: 'white-clover', cover: 0.05, growing: true };
-
-describe('what the season is planned on', () => {
-  it('is nothing before the first visit', () => expect(findingsOf([])).toEqual([]));
-
-  it('is the latest look, in whatever order the visits come', () => {
-    const early = visit('a', '2026-03-01', look({ weeds: [{ ...dandelion, cover: 0.2 }] }));
-    const late = visit('b', '2026-04-01', look({ weeds: [dandelion] }));
-    for (const visits of [
-      [early, late],
-      [late, early],
-    ]) {
-      expect(findingsOf(visits)).toEqual([{ zoneId: ZONE, weeds: [dandelion] }]);
-    }
-  });
-
-  it('takes the later of two visits of one day, by their ids', () => {
-    const first = visit('0190-1', '2026-04-01', look({ weeds: [{ ...dandelion, cover: 0.3 }] }));
-    const second = visit('0190-2', '2026-04-01', look({ weeds: [dandelion] }));
-    expect(findingsOf([second, first])).toEqual(findingsOf([first, second]));
-    expect(findingsOf([second, first])[0]?.weeds).toEqual([dandelion]);
-  });
-
-  it('remembers a weed that a later look does not list, as not growing', () => {
-    const [finding] = findingsOf([
-      visit('a', '2026-03-01', look({ weeds: [dandelion] })),
-      visit('b', '2026-04-01', look({ weeds: [clover] })),
-    ]);
-    expect(finding?.weeds).toEqual([clover, { ...dandelion, growing: false }]);
-  });
-
-  it('does not take a look without weeds for a clean lawn', () => {
-    const [finding] = findingsOf([
-      visit('a', '2026-03-01', look({ weeds: [dandelion] })),
-      visit('b', '2026-04-01', look()),
-    ]);
-    expect(finding?.weeds).toEqual([dandelion]);
-  });
-
-  it('keeps zones apart', () => {
-    const findings = findingsOf([
-      visit('a', '2026-03-01', look({ weeds: [dandelion] }), look({ zoneId: OTHER })),
-    ]);
-    expect(findings.map(({ zoneId, weeds }) => [zoneId, weeds.length])).toEqual([
-      [ZONE, 1],
-      [OTHER, 0],
-    ]);
-  });
-
-  it('carries the day to look again, and a cause only when one was decided', () => {
-    const decided = (decision: Look['decision']) =>
-      findingsOf([visit('a', '2026-03-01', look({ decision }))])[0];
-    const day = localDate('2026-04-20');
-    expect(decided({ kind: 'cannot-tell', lookAgainOn: day, sample: null })).toEqual({
-      zoneId: ZONE,
-      weeds: [],
-      lookAgainOn: day,
-    });
-    expect(decided({ kind: 'leave', cause: 'chinch-bug', lookAgainOn: day })).toMatchObject({
-      lookAgainOn: day,
-      cause: 'chinch-bug',
-    });
-    expect(
-      decided({ kind: 'cause', cause: 'chinch-bug', option: null, by: 'look', lookAgainOn: null }),
-    ).not.toHaveProperty('lookAgainOn');
-  });
-});
 
 describe('a visit that is not good', () => {
   const good = visit('a', '2026-03-01', look({ weeds: [dandelion] }));
@@ -168,8 +100,6 @@ describe('a plant sample', () => {
       cause: 'take-all-root-rot',
       by: 'laboratory',
     });
-    expect(findingsOf([answered])[0]).toMatchObject({ cause: 'take-all-root-rot' });
-    expect(findingsOf([first])[0]).toMatchObject({ lookAgainOn: '2026-04-09' });
   });
   it('needs somewhere it was sent', () => {
     const nowhere = {

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { cause } from '../knowledge';
 import { answersSchema, countTestInputSchema } from '../diagnosis/diagnosisInput';
 import { fieldTestInputSchema } from '../diagnosis/fieldTests';
-import { weedFindingSchema, zoneFindingSchema, type ZoneFinding } from '../program';
+import { weedFindingSchema, zoneFindingSchema } from '../program';
 import { localDateSchema } from '../weather';
 
 /** What the technician made of a patch. */
@@ -69,44 +69,6 @@ export type VisitBody = z.infer<typeof visitBodySchema>;
 
 export const visitSchema = visitBodySchema.extend({ id: z.uuid(), version: z.number().int() });
 export type Visit = z.infer<typeof visitSchema>;
-
-/**
- * What the season is planned on: for every zone its latest look, with weeds seen earlier this year
- * kept as known but not counted as growing once a later look does not list them.
- * @param visits in any order; of one day, the id tells which came first (ids are ordered by time)
- */
-export function findingsOf(visits: readonly (VisitBody & { id: string })[]): ZoneFinding[] {
-  const byZone = new Map<string, ZoneFinding>();
-  const key = ({ date, id }: { date: string; id: string }) => `${date} ${id}`;
-  const inOrder = [...visits].sort((a, b) => (key(a) < key(b) ? -1 : 1));
-  for (const visit of inOrder) {
-    for (const look of visit.looks) {
-      const before = byZone.get(look.zoneId);
-      const listed = new Set(look.weeds.map(({ weed }) => weed));
-      const remembered = (before?.weeds ?? [])
-        .filter(({ weed }) => !listed.has(weed))
-        .map((finding) => ({
-          ...finding,
-          growing: look.weeds.length > 0 ? false : finding.growing,
-        }));
-      const decision = look.decision;
-      const lookAgainOn = decision?.lookAgainOn;
-      const decided = decision && decision.kind !== 'cannot-tell' ? decision.cause : null;
-      byZone.set(look.zoneId, {
-        zoneId: look.zoneId,
-        weeds: [...look.weeds, ...remembered],
-        ...(look.pointCount ? { pointCount: look.pointCount } : {}),
-        ...(lookAgainOn ? { lookAgainOn } : {}),
-        ...(decided ? { cause: decided } : {}),
-        ...(decision?.kind === 'cause' &&
-        (decision.option === 'treat' || decision.option === 'prevent')
-          ? { protect: decision.option }
-          : {}),
-      });
-    }
-  }
-  return [...byZone.values()];
-}
 
 /** Looks that could not tell and whose sample is still out, the oldest first. */
 export const samplesOut = <Row extends Pick<VisitBody, 'date' | 'looks'>>(

@@ -48,6 +48,7 @@ export const sharedReportSchema = z.object({
     pins: true,
     lines: true,
     weedPatches: true,
+    northDeg: true,
   }),
   findings: reportBodySchema.shape.findings,
   assumptions: reportBodySchema.shape.assumptions,

@@ -1,5 +1,6 @@
 export * from './area';
 export * from './areaInterval';
+export * from './cornerLetter';
 export * from './localPlane';
 export * from './siteFactors';
 export * from './siteVerdicts';

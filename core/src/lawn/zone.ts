@@ -128,6 +128,9 @@ export const patchSchema = z.object({
   /** ft, longest way and across. */
   widthFt: z.number().positive('a patch has a width above 0'),
   lengthFt: z.number().positive('a patch has a length above 0'),
+  shape: z.enum(['round', 'irregular', 'streak']).default('round'),
   seenOn: z.string(),
+  /** Since when it is there, as the owner says or a technician saw first. */
+  since: z.enum(['days', 'weeks', 'months', 'years', 'unknown']).default('unknown'),
 });
 export type Patch = z.infer<typeof patchSchema>;

@@ -15,6 +15,7 @@ import {
 const input = (fields: Partial<DecideInput> = {}): DecideInput => ({
   cause: 'armyworm',
   p: 0.9,
+  named: false,
   main: 'bermuda-common',
   grassNamed: true,
   upkeep: 'standard',
@@ -161,6 +162,17 @@ it('counts the weeks until the soil is too cold for the grass', () => {
   const falling = Array.from({ length: 70 }, (_, day) => 80 - day * 0.5);
   expect(growingWeeksLeft('bermuda-common', falling)).toBeCloseTo(41 / 7, 6);
   expect(growingWeeksLeft('tall-fescue', falling)).toBe(10);
+});
+
+it('takes a technician at his word, and does not ask the laboratory about what he has seen', () => {
+  const urine = { cause: 'dog-urine', main: 'tall-fescue' as const, p: 0.05 };
+  expect(decideOptions(input(urine)).recommended).toBe('lab');
+  const named = decideOptions(input({ ...urine, named: true }));
+  expect(named.recommended).not.toBe('lab');
+  expect(named.options.find(({ kind }) => kind === 'lab')).toMatchObject({
+    allowed: false,
+    reasons: ['known-enough'],
+  });
 });
 
 it('offers no product before somebody has named the grass', () => {

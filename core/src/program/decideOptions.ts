@@ -12,6 +12,8 @@ export interface DecideInput {
   cause: string;
   /** Posterior of the cause, 0-1. */
   p: number;
+  /** The technician named it, though the signs that were answered do not lead there. */
+  named: boolean;
   /** Grass that the weeks to fill in hang on; the region's own where none is named. */
   main: GrassSlug;
   /** Somebody has named the grass: no product is on offer before. */
@@ -144,7 +146,7 @@ export function decideOptions(input: DecideInput): DecideAdvice {
   const countSign = rules.countSigns[input.cause];
   const counted = countSign ? input.known[countSign] === true : false;
   const underLens = rules.fungusSigns.some((sign) => input.known[sign] === true);
-  const sure = input.p >= rules.productFrom;
+  const sure = input.named || input.p >= rules.productFrom;
   const disease = entry.group === 'disease' && (action === 'fungicide' || action === 'cultural');
   const insect = entry.group === 'insect' && (product || action === 'tolerate');
   const treat = option(
@@ -215,18 +217,18 @@ export function decideOptions(input: DecideInput): DecideAdvice {
     null,
     [21, 42],
   );
-  const deadly = severity === 'lethal';
+  const unsure = severity === 'lethal' && !input.named && input.p < rules.laboratoryBelow;
   const lab = option(
     'lab',
     needsLaboratory ||
-      (deadly && input.p < rules.laboratoryBelow) ||
+      unsure ||
       input.known['h-roots-black'] === true,
     [
       needsLaboratory && 'figures-first',
-      deadly && input.p < rules.laboratoryBelow && 'deadly-and-unsure',
+      unsure && 'deadly-and-unsure',
       input.known['h-roots-black'] === true && 'roots-rot',
       !needsLaboratory &&
-        !(deadly && input.p < rules.laboratoryBelow) &&
+        !unsure &&
         input.known['h-roots-black'] !== true &&
         'known-enough',
     ],
@@ -239,7 +241,7 @@ export function decideOptions(input: DecideInput): DecideAdvice {
   const first = (order: readonly DecideOption[]): OptionKind =>
     (order.find(({ allowed }) => allowed) ?? leave).kind;
   // A product that only lacks its count or its lens sign: nothing is rebuilt while the cause is at work.
-  const unproven = (insect || (disease && deadly)) && !treat.allowed && !outgrows;
+  const unproven = (insect || (disease && severity === 'lethal')) && !treat.allowed && !outgrows;
   const recommended = unproven
     ? first([lab, fix, leave, prevent, repair, renovate])
     : severity === 'lethal' || spreading

@@ -42,7 +42,10 @@ function isDone(step: Step, records: readonly Application[]): boolean {
 }
 
 function lookAgain(input: SeasonInput): LookStep[] {
-  return input.findings.flatMap(({ zoneId, lookAgainOn, cause }) => {
+  const looks = input.findings.flatMap(({ zoneId, damages }) =>
+    damages.map((damage) => ({ zoneId, ...damage })),
+  );
+  return looks.flatMap(({ zoneId, patchId, lookAgainOn, cause }) => {
     const zone = input.zones.find(({ id }) => id === zoneId);
     if (!lookAgainOn || !zone) return [];
     const window = {
@@ -53,14 +56,15 @@ function lookAgain(input: SeasonInput): LookStep[] {
     };
     return [
       {
-        id: `${zoneId}:look-again:${lookAgainOn}`,
+        id: `${zoneId}:look-again:${patchId ?? 'zone'}:${lookAgainOn}`,
         kind: 'look-again' as const,
         zoneId,
         window,
         state: lookAgainOn <= input.today ? ('open' as const) : ('upcoming' as const),
         areaFt2: zoneArea(zone),
         gates: [],
-        because: [{ rule: 'look-again', inputs: { cause: cause ?? null } }],
+        because: [{ rule: 'look-again', inputs: { cause } }],
+        patchId,
       },
     ];
   });

@@ -1,4 +1,5 @@
 import { cause as causeOf, emergenceWindows, herbicide, type EmergenceWindow } from '../knowledge';
+import { keyModel } from '../knowledge/key';
 import { preventionWindows } from '../knowledge/preventionWindows';
 import { mainGrass, type Zone } from '../lawn';
 import { addDays, daysBetween, yearOf } from '../units';
@@ -7,11 +8,15 @@ import { feedSteps } from './feedSteps';
 import { preventStep } from './preventStep';
 import { protectStep } from './protectStep';
 import type { Reason } from './reason';
-import type { SeasonInput } from './seasonInput';
+import type { SeasonInput, WeedFinding } from './seasonInput';
 import { seedStep } from './seedStep';
 import type { Clash, Season, SprayStep } from './step';
 import type { Usage } from './usage';
 import { zoneCaseOf } from './zoneCase';
+
+/** No product goes on a name that the key was not sure of. */
+const isUnsure = ({ confidence }: WeedFinding): boolean =>
+  confidence !== undefined && confidence < keyModel.lockBelow;
 
 /** Walks against what grows now and what is not up yet. */
 const MOST_CONTROL_WALKS = 3;
@@ -37,19 +42,21 @@ function toProtect(
   input: SeasonInput,
   zoneId: string,
 ): { cause: string; mode: 'curative' | 'preventive' }[] {
-  const finding = input.findings.find((entry) => entry.zoneId === zoneId);
-  const group = finding?.cause ? causeOf(finding.cause)?.group : undefined;
-  const found =
-    finding?.cause && finding.protect && (group === 'insect' || group === 'disease')
-      ? [
-          {
-            cause: finding.cause,
-            mode: finding.protect === 'treat' ? ('curative' as const) : ('preventive' as const),
-          },
-        ]
-      : [];
+  const damages = input.findings
+    .filter((entry) => entry.zoneId === zoneId)
+    .flatMap((entry) => entry.damages);
+  // One walk treats a cause in all its patches; a patch to be treated outweighs one to be spared.
+  const modes = new Map<string, 'curative' | 'preventive'>();
+  for (const { cause, protect } of damages) {
+    const group = cause ? causeOf(cause)?.group : undefined;
+    if (!cause || !protect || (group !== 'insect' && group !== 'disease')) continue;
+    if (modes.get(cause) !== 'curative') {
+      modes.set(cause, protect === 'treat' ? 'curative' : 'preventive');
+    }
+  }
+  const found = [...modes].map(([cause, mode]) => ({ cause, mode }));
   const lapsed = (input.lapsed?.get(zoneId) ?? [])
-    .filter((slug) => slug !== finding?.cause)
+    .filter((slug) => !damages.some(({ cause }) => cause === slug))
     .filter((slug) => preventionWindows.some((entry) => entry.cause === slug))
     .map((slug) => ({ cause: slug, mode: 'preventive' as const }));
   return [...found, ...lapsed];
@@ -130,7 +137,20 @@ export function planZone(input: SeasonInput, zone: Zone): Season {
   if (seed && keepSeed) result.steps.push(seed);
   if (chosenPrevent) seed = null;
 
-  let growing = zoneCase.weeds.filter((finding) => finding.growing);
+  let growing = zoneCase.weeds.filter((finding) => finding.growing && !isUnsure(finding));
+  for (const { weed, confidence } of zoneCase.weeds.filter(isUnsure)) {
+    const sure = Math.round((confidence ?? 0) * 100);
+    result.unmet.push({
+      zoneId: zone.id,
+      weed,
+      reason: { rule: 'weed-name-unsure', inputs: { weed, sure, from: keyModel.lockBelow * 100 } },
+    });
+  }
+  for (const finding of input.findings.filter(({ zoneId }) => zoneId === zone.id)) {
+    for (const { category } of finding.unnamed) {
+      leaveOut({ rule: 'weed-unnamed', inputs: { category } });
+    }
+  }
   for (let walk = 0; walk < MOST_CONTROL_WALKS && growing.length > 0; walk += 1) {
     const control = controlStep(zoneCase, seed, growing);
     result.unmet.push(...control.unmet);

@@ -20,7 +20,8 @@ interface Given {
   choices?: Record<string, 'seed' | 'prevent'>;
   records?: Application[];
   pointCount?: { hits: number; points: number };
-  lookAgainOn?: string;
+  damages?: unknown[];
+  unnamed?: unknown[];
 }
 
 function plan(
@@ -193,10 +194,45 @@ describe('other lawns', () => {
     expect(walk!.window.opens < '2026-03-01').toBe(true);
   });
   it('brings a patch that was left alone back on its day', () => {
-    const season = plan(fescue, { lookAgainOn: '2026-04-15' });
+    const season = plan(fescue, { damages: [{ lookAgainOn: '2026-04-15' }] });
     expect(of(season, 'look-again')[0]).toMatchObject({
       state: 'upcoming',
       window: { opens: '2026-04-15' },
+    });
+  });
+  it('forgets nothing of one patch because of another', () => {
+    const [first, second] = [1, 2].map((n) => `0190a000-0000-7000-8000-0000000000f${n}`);
+    const season = plan(fescue, {
+      today: '2026-08-25',
+      damages: [
+        { patchId: first, cause: 'white-grub', protect: 'treat', lookAgainOn: '2026-09-01' },
+        { patchId: second, cause: 'dog-urine', lookAgainOn: '2026-09-05' },
+        { patchId: null, cause: 'white-grub', lookAgainOn: '2026-09-01' },
+      ],
+    });
+    expect(of(season, 'protect').map(({ cause }) => cause)).toEqual(['white-grub']);
+    const looks = of(season, 'look-again');
+    expect(looks.map(({ patchId, window }) => [patchId, window.opens])).toEqual([
+      [first, '2026-09-01'],
+      [null, '2026-09-01'],
+      [second, '2026-09-05'],
+    ]);
+    expect(new Set(looks.map(({ id }) => id)).size).toBe(3);
+  });
+  it('sprays nothing on an unsure name or on a kind alone, and says so', () => {
+    const sure = (confidence?: number) =>
+      plan(fescue, { weeds: [{ ...DANDELION, ...(confidence ? { confidence } : {}) }] });
+    const targets = (season: Season) =>
+      of(season, 'control').flatMap(({ control }) => control.map(({ weed }) => weed));
+    expect(targets(sure())).toContain('dandelion');
+    expect(targets(sure(0.8))).toContain('dandelion');
+    const unsure = sure(0.79);
+    expect(targets(unsure)).not.toContain('dandelion');
+    expect(unsure.unmet.map(({ reason }) => reason.rule)).toContain('weed-name-unsure');
+    const kind = plan(fescue, { unnamed: [{ category: 'sedge', cover: 0.1 }] });
+    expect(kind.leftOut.map(({ reason }) => reason)).toContainEqual({
+      rule: 'weed-unnamed',
+      inputs: { category: 'sedge' },
     });
   });
 });

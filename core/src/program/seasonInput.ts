@@ -14,13 +14,42 @@ export const weedFindingSchema = z.object({
   stage: z.enum(['seedling', 'untillered', '2-4-tiller', 'mature-seeded', 'flowering']).optional(),
   /** Seen growing now; otherwise known from earlier seasons. */
   growing: z.boolean().default(true),
+  /** Posterior of the key when it was named with it, 0-1; left out where somebody knows the plant. */
+  confidence: z.number().min(0).max(1).optional(),
 });
 export type WeedFinding = z.infer<typeof weedFindingSchema>;
 
-/** What the last walk found in one zone. */
+/** Kinds of weeds that can be told before they have a name. */
+export const weedKindSchema = z.enum(['sedge', 'broadleaf', 'grassy']);
+
+/** A weed that has only its kind. */
+export const unnamedWeedSchema = z.object({
+  category: weedKindSchema,
+  cover: z.number().min(0).max(1, 'cover is a share of the ground, 0 to 1'),
+  stage: weedFindingSchema.shape.stage,
+});
+export type UnnamedWeed = z.infer<typeof unnamedWeedSchema>;
+
+/** One damaged place, or the zone as a whole, as it was last decided about. */
+export const damageFindingSchema = z.object({
+  /** `null`: the whole zone was looked at. */
+  patchId: z.uuid().nullable().default(null),
+  /** `null`: nobody could tell. */
+  cause: z.string().nullable().default(null),
+  /** What was decided against the cause: treat it now, or prevent it when it comes round. */
+  protect: z.enum(['treat', 'prevent']).optional(),
+  /** Day to look again. */
+  lookAgainOn: localDateSchema.optional(),
+});
+export type DamageFinding = z.infer<typeof damageFindingSchema>;
+
+/** What the walks found in one zone. */
 export const zoneFindingSchema = z.object({
   zoneId: z.uuid(),
   weeds: z.array(weedFindingSchema).default([]),
+  unnamed: z.array(unnamedWeedSchema).default([]),
+  /** Each place with its own cause and decision; a later one takes nothing from an earlier. */
+  damages: z.array(damageFindingSchema).default([]),
   /** Point count behind the cover, if one was taken. */
   pointCount: z
     .object({ hits: z.number().int().min(0), points: z.number().int().positive() })
@@ -29,11 +58,6 @@ export const zoneFindingSchema = z.object({
       message: 'more hits than points',
     })
     .optional(),
-  /** Patch left alone on purpose: the day to look again. */
-  lookAgainOn: localDateSchema.optional(),
-  cause: z.string().optional(),
-  /** What was decided against the cause: treat it now, or prevent it when it comes round. */
-  protect: z.enum(['treat', 'prevent']).optional(),
 });
 export type ZoneFinding = z.infer<typeof zoneFindingSchema>;
 

@@ -102,6 +102,8 @@ export interface ProtectStep extends StepBase {
 
 export interface LookStep extends StepBase {
   kind: 'look-again';
+  /** The damaged place to look at; `null`: the zone. */
+  patchId: string | null;
 }
 
 export type Step = SprayStep | ProtectStep | FeedStep | SeedStep | LookStep;

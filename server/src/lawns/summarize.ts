@@ -75,7 +75,10 @@ export function summarizeLawn(
     region: body.region,
     upkeep: body.upkeep,
     zones: body.zones,
-    findings: findingsOf(file.visits.map((visit) => ({ ...visit.body, id: visit.id }))),
+    findings: findingsOf(
+      file.visits.map((visit) => ({ ...visit.body, id: visit.id })),
+      body,
+    ),
     policy: company.policy,
     choices: body.choices,
   });
@@ -152,8 +155,11 @@ function lawnProtection(
 
 /** What waits for a person, the earliest first. */
 function followUpsOf(company: Company, body: LawnBody, file: LawnFile): LawnSummary['followUps'] {
-  const looks = findingsOf(file.visits.map((visit) => ({ ...visit.body, id: visit.id })))
-    .flatMap(({ lookAgainOn }) => lookAgainOn ?? [])
+  const looks = findingsOf(
+    file.visits.map((visit) => ({ ...visit.body, id: visit.id })),
+    body,
+  )
+    .flatMap(({ damages }) => damages.flatMap(({ lookAgainOn }) => lookAgainOn ?? []))
     .concat(body.weedPatches.flatMap(({ lookAgainOn }) => lookAgainOn ?? []))
     .map((date) => ({ kind: 'look-again' as const, date: date as string }));
   const questions = body.questions

@@ -1,5 +1,13 @@
 import { createRequire } from 'node:module';
 import { areaInterval, reportWords, sideName, type Point, type SharedReport } from '@alfombra/core';
+import {
+  fitPlan,
+  pinGlyph,
+  planShapes,
+  type PlanRole,
+  type PlanShape,
+  type PlanWords,
+} from '@alfombra/core/drawing';
 import i18next from 'i18next';
 import PDFDocument from 'pdfkit';
 
@@ -22,6 +30,7 @@ const INK = {
 };
 const MARGIN = 48;
 const PLAN_HEIGHT = 230;
+const PLAN_MARGIN = 16;
 const PHOTO_WIDTH = 160;
 
 const words = i18next.createInstance();
@@ -66,7 +75,11 @@ export function reportPdf(
   );
   if (report.lawn.zones.length > 0) {
     heading(t('plan'));
-    drawPlan(document, report, width);
+    drawPlan(document, report, width, {
+      area: (ft2) => `${number(ft2)} ft²`,
+      feature: (kind) => t(`feature.${kind}`),
+      length: (ft) => `${number(ft)} ft`,
+    });
     document.fillColor(INK.walnut);
     for (const zone of report.lawn.zones) {
       const { areaFt2, low, high } = areaInterval(zone);
@@ -145,58 +158,131 @@ export function reportPdf(
   return document;
 }
 
-/** Zones to scale, north as the technician drew it; assumed edges dashed, damage numbered. */
-function drawPlan(document: PDFKit.PDFDocument, { lawn }: SharedReport, width: number): void {
-  const all = [...lawn.zones, ...lawn.features].flatMap(({ outline }) => outline);
-  const [minX, minY] = [Math.min(...all.map(({ x }) => x)), Math.min(...all.map(({ y }) => y))];
-  const [maxX, maxY] = [Math.max(...all.map(({ x }) => x)), Math.max(...all.map(({ y }) => y))];
-  const scale = Math.min(width / Math.max(1, maxX - minX), PLAN_HEIGHT / Math.max(1, maxY - minY));
+/** Paper and its inks. */
+const PAPER: Readonly<
+  Record<PlanRole, { fill?: string; stroke?: string; width?: number; dash?: [number, number] }>
+> = {
+  turf: { fill: '#BFDCD2' },
+  'turf-beside': { fill: '#DDEBE6' },
+  house: { fill: '#FFFFFF', stroke: INK.walnut, width: 1.2 },
+  hard: { fill: '#E6DBC5' },
+  bed: { fill: '#DCCBB6' },
+  water: { fill: '#CBD8EA' },
+  edge: { stroke: INK.walnut, width: 1.2 },
+  'edge-assumed': { stroke: INK.madder, width: 1.5, dash: [5, 4] },
+  'edge-asked': { stroke: INK.madder, width: 4 },
+  weed: { fill: '#E8C4BB', stroke: INK.madder, width: 1.2 },
+  damage: { fill: '#D9A21B', stroke: INK.walnut, width: 1 },
+  'damage-beside': { fill: '#F6E4B4', stroke: INK.walnut, width: 1 },
+  'line-hard': { stroke: INK.quiet, width: 3 },
+  'line-traffic': { stroke: INK.madder, width: 2, dash: [1, 4] },
+  'line-mow': { stroke: '#22406B', width: 2, dash: [8, 4] },
+  'line-fence': { stroke: INK.quiet, width: 2, dash: [1, 3] },
+  sheet: { stroke: INK.walnut, width: 1.2 },
+};
+const PIN_INK = { wet: '#22406B', dry: INK.weld, mark: INK.quiet, warn: INK.madder } as const;
+const PIN_SCALE = 0.6;
+
+/** The plan as it is drawn on every screen, laid out by the same hand. */
+function drawPlan(
+  document: PDFKit.PDFDocument,
+  { lawn, questions }: SharedReport,
+  width: number,
+  words: PlanWords,
+): void {
   const top = document.y;
-  const at = ({ x, y }: Point): [number, number] => [
-    MARGIN + (x - minX) * scale,
-    top + (y - minY) * scale,
-  ];
-  for (const feature of lawn.features) {
-    document.polygon(...feature.outline.map(at)).fillAndStroke('#E6DBC5', '#CFC0A2');
-  }
-  for (const zone of lawn.zones) {
-    document.polygon(...zone.outline.map(at)).fill('#BFDCD2');
-    zone.cutouts.forEach((cutout) => document.polygon(...cutout.map(at)).fill('#FBF8F1'));
-    zone.outline.forEach((corner, index) => {
-      const next = zone.outline[(index + 1) % zone.outline.length] as Point;
-      const assumed = zone.edges[index] === 'assumed';
-      document
-        .moveTo(...at(corner))
-        .lineTo(...at(next))
-        .lineWidth(1.5);
-      if (assumed) document.dash(5, { space: 4 });
-      else document.undash();
-      document.stroke(assumed ? INK.madder : INK.walnut);
-    });
-    document.undash();
-    const centre = zone.outline.reduce((sum, { x, y }) => ({ x: sum.x + x, y: sum.y + y }), {
-      x: 0,
-      y: 0,
-    });
-    const [x, y] = at({ x: centre.x / zone.outline.length, y: centre.y / zone.outline.length });
-    document
-      .font('bold')
-      .fontSize(10)
-      .fillColor(INK.walnut)
-      .text(zone.name, x - 40, y - 6, { width: 80, align: 'center' });
-  }
-  for (const patch of lawn.patches) {
-    const [x, y] = at(patch.centre);
-    document
-      .circle(x, y, Math.max(6, (patch.widthFt / 2) * scale))
-      .fillAndStroke('#D9A21B', INK.walnut);
-    document
-      .font('bold')
-      .fontSize(9)
-      .fillColor(INK.walnut)
-      .text(String(patch.number), x - 8, y - 5, { width: 16, align: 'center' });
-  }
+  const fitted = fitPlan(lawn, { width, height: PLAN_HEIGHT, margin: PLAN_MARGIN });
+  const asked = questions.flatMap(({ subject }) =>
+    subject.kind === 'edge' ? [{ zoneId: subject.zoneId, edge: subject.edge }] : [],
+  );
+  document.save().translate(MARGIN, top);
+  planShapes(lawn, fitted, words, { asked }).forEach((shape) => drawShape(document, shape));
+  document.restore();
   document.font('text').fontSize(11);
   document.x = MARGIN;
-  document.y = top + (maxY - minY) * scale + 10;
+  document.y = top + PLAN_HEIGHT + 6;
+}
+
+function paint(document: PDFKit.PDFDocument, role: PlanRole): void {
+  const { fill, stroke, width, dash } = PAPER[role];
+  if (width) document.lineWidth(width);
+  if (dash) document.dash(dash[0], { space: dash[1] });
+  if (fill && stroke) document.fillAndStroke(fill, stroke, 'even-odd');
+  else if (fill) document.fill(fill, 'even-odd');
+  else if (stroke) document.stroke(stroke);
+  document.undash();
+}
+
+const pathOf = (points: readonly Point[], closed: boolean): string =>
+  points.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'}${x} ${y}`).join('') +
+  (closed ? 'Z' : '');
+
+function write(
+  document: PDFKit.PDFDocument,
+  text: string,
+  { x, y }: Point,
+  { bold, size, ink }: { bold: boolean; size: number; ink: string },
+): void {
+  document
+    .font(bold ? 'bold' : 'text')
+    .fontSize(size)
+    .fillColor(ink)
+    // The plan's texts stand on their baseline.
+    .text(text, x - 60, y - size, { width: 120, align: 'center', lineBreak: false });
+}
+
+function drawShape(document: PDFKit.PDFDocument, shape: PlanShape): void {
+  switch (shape.kind) {
+    case 'field':
+      document.path(shape.outlines.map((outline) => pathOf(outline, true)).join(''));
+      return paint(document, shape.role);
+    case 'run':
+      document.path(pathOf(shape.points, false));
+      return paint(document, shape.role);
+    case 'ellipse':
+      document.ellipse(shape.centre.x, shape.centre.y, shape.rx, shape.ry);
+      return paint(document, shape.role);
+    case 'pin': {
+      const { ink, path, filled } = pinGlyph(shape.pin);
+      document.save().translate(shape.at.x, shape.at.y).scale(PIN_SCALE);
+      document.circle(0, 0, 14).lineWidth(2.5).fillAndStroke('#FBF8F1', PIN_INK[ink]);
+      document.path(path);
+      if (filled) document.fill(PIN_INK[ink]);
+      else document.lineWidth(2).stroke(PIN_INK[ink]);
+      document.restore();
+      return;
+    }
+    case 'badge':
+      document.circle(shape.at.x, shape.at.y, 8).fill(INK.madder);
+      return write(
+        document,
+        shape.text,
+        { x: shape.at.x, y: shape.at.y + 4 },
+        { bold: true, size: 10, ink: '#FFFFFF' },
+      );
+    case 'text':
+      return write(document, shape.text, shape.at, {
+        bold: shape.bold,
+        size: 10,
+        ink: INK.walnut,
+      });
+    case 'scale': {
+      const { x, y } = shape.from;
+      document.path(`M${x} ${y - 5}V${y}H${x + shape.length}V${y - 5}`);
+      paint(document, 'sheet');
+      document
+        .font('text')
+        .fontSize(9)
+        .fillColor(INK.walnut)
+        .text(shape.text, x + 4, y - 13, { lineBreak: false });
+      return;
+    }
+    case 'north':
+      document.save().translate(shape.at.x, shape.at.y).rotate(shape.degrees);
+      document.path('M0 14V-10');
+      paint(document, 'sheet');
+      document.path('M0-15L5-5H-5Z').fill(INK.walnut);
+      write(document, 'N', { x: 0, y: 25 }, { bold: true, size: 9, ink: INK.walnut });
+      document.restore();
+  }
 }

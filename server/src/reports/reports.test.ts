@@ -54,7 +54,7 @@ describe('a private link', () => {
       findings: body.findings,
     });
     expect(Object.keys(shared.body.lawn).sort()).toEqual(
-      ['features', 'lines', 'name', 'patches', 'pins', 'weedPatches', 'zones'].sort(),
+      ['features', 'lines', 'name', 'northDeg', 'patches', 'pins', 'weedPatches', 'zones'].sort(),
     );
     expect(shared.headers).toMatchObject({
       'cache-control': 'no-store',

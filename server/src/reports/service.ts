@@ -78,7 +78,8 @@ export class ReportService {
     const visit = report.visitId
       ? await this.visits.get(company.id, report.visitId).catch(() => null)
       : null;
-    const { name, zones, features, patches, pins, lines, weedPatches, questions } = lawn.body;
+    const { name, zones, features, patches, pins, lines, weedPatches, northDeg, questions } =
+      lawn.body;
     const photos = (await this.photos.store.list(company.id, lawn.id)).filter(({ id }) =>
       report.photoIds.includes(id),
     );
@@ -88,7 +89,7 @@ export class ReportService {
       date: report.date,
       expiresOn: report.expiresOn,
       technician: visit?.body.technician ?? null,
-      lawn: { name, zones, features, patches, pins, lines, weedPatches },
+      lawn: { name, zones, features, patches, pins, lines, weedPatches, northDeg },
       findings: report.findings,
       assumptions: report.assumptions,
       questions: questions.filter(({ id }) => report.questionIds.includes(id)),

@@ -5,7 +5,11 @@ import { persist } from 'zustand/middleware';
 interface KeyState {
   /** By lawn: the plant that is being named. */
   answers: Record<string, Record<string, KeyAnswer>>;
+  /** By lawn: characters that cannot be seen on this plant; they are not asked again. */
+  unseen: Record<string, string[]>;
   answer: (lawnId: string, character: string, answer: KeyAnswer | null) => void;
+  /** Notes that a character cannot be seen, or that it can. */
+  see: (lawnId: string, character: string, canBeSeen: boolean) => void;
   clear: (lawnId: string) => void;
 }
 
@@ -14,6 +18,7 @@ export const useKeyStore = create<KeyState>()(
   persist(
     (set) => ({
       answers: {},
+      unseen: {},
       answer: (lawnId, character, answer) =>
         set(({ answers }) => {
           const own = { ...answers[lawnId] };
@@ -21,8 +26,25 @@ export const useKeyStore = create<KeyState>()(
           else delete own[character];
           return { answers: { ...answers, [lawnId]: own } };
         }),
-      clear: (lawnId) => set(({ answers }) => ({ answers: { ...answers, [lawnId]: {} } })),
+      see: (lawnId, character, canBeSeen) =>
+        set(({ unseen, answers }) => {
+          const others = (unseen[lawnId] ?? []).filter((slug) => slug !== character);
+          const { [character]: _gone, ...own } = answers[lawnId] ?? {};
+          return {
+            unseen: { ...unseen, [lawnId]: canBeSeen ? others : [...others, character] },
+            answers: { ...answers, [lawnId]: own },
+          };
+        }),
+      clear: (lawnId) =>
+        set(({ answers, unseen }) => ({
+          answers: { ...answers, [lawnId]: {} },
+          unseen: { ...unseen, [lawnId]: [] },
+        })),
     }),
-    { name: 'alfombra-key', version: 1 },
+    {
+      name: 'alfombra-key',
+      version: 2,
+      migrate: (kept) => ({ ...(kept as KeyState), unseen: {} }),
+    },
   ),
 );

@@ -1,6 +1,6 @@
 import type { LawnSummary } from '@alfombra/core';
 import type { TFunction } from 'i18next';
-import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { useLawns } from '@/api/queries';
@@ -15,7 +15,6 @@ import {
   LinkButton,
   ListRow,
   VirtualList,
-  type Scroller,
   Loading,
   number,
   percent,
@@ -58,7 +57,6 @@ export function LawnList({
   const lawns = useLawns();
   const [query, setQuery] = useState('');
   const [archived, setArchived] = useState(false);
-  const scroller: Scroller = useRef(null);
   const shown = useMemo(
     () => (lawns.data ?? []).filter((lawn) => lawn.archived === archived),
     [lawns.data, archived],
@@ -108,7 +106,6 @@ export function LawnList({
     <Screen
       title={t('lawns.title')}
       side={side}
-      scroller={scroller}
       lead={lawns.data ? t('lawns.count', { count: shown.length }) : undefined}
     >
       <Field label={t('lawns.search')} value={query} onChange={setQuery} testID="search" />
@@ -133,7 +130,7 @@ export function LawnList({
           <Button kind="plain" label={t('lawns.clearSearch')} onPress={() => setQuery('')} />
         </View>
       ) : (
-        <VirtualList scroller={scroller} items={found} keyOf={({ id }) => id} estimate={ROW_PX}>
+        <VirtualList items={found} keyOf={({ id }) => id} estimate={ROW_PX}>
           {row}
         </VirtualList>
       )}

@@ -29,7 +29,7 @@ import {
   Words,
 } from '@/ui';
 import { ArriveCard } from './ArriveCard';
-import { LawnPlan } from './LawnPlan';
+import { LawnPicture } from '@/features/plan/drawing/LawnPicture';
 import { StandRows } from './StandRows';
 
 const CROSSING_SHOWN = 'crabgrass-germinates';
@@ -140,7 +140,12 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
       <ArriveCard lawn={lawn} visits={visits} done={lastDone} />
       <View className="gap-4 lg:flex-row">
         <View className="lg:flex-1">
-          <LawnPlan lawn={lawn} zoneId={zone.id} height={wide ? 270 : 210} onZone={setPicked} />
+          <LawnPicture
+            lawn={lawn}
+            zoneId={zone.id}
+            height={wide ? 270 : 210}
+            onPress={(press) => press.zone && setPicked(press.zone.id)}
+          />
         </View>
         {wide ? <View className="flex-1">{stand}</View> : null}
       </View>

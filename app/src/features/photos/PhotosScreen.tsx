@@ -1,31 +1,15 @@
-import type { Lawn, LocalDate, Photo, Point } from '@alfombra/core';
+import type { Photo, Point } from '@alfombra/core';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { v7 as uuid } from 'uuid';
-import { useCompany, useLawn, usePhotos, usePutPhoto } from '@/api/queries';
-import { useFailureWords } from '@/api/useFailureWords';
-import { LawnPlan } from '@/features/lawns/LawnPlan';
+import { useCompany, useLawn, usePhotos } from '@/api/queries';
 import { FileButton } from '@/features/property/FileButton';
-import { exchange } from '@/features/property/useExchange';
-import {
-  Button,
-  Card,
-  Empty,
-  Failed,
-  Field,
-  fullDay,
-  Loading,
-  Screen,
-  Tag,
-  Title,
-  Words,
-} from '@/ui';
+import { Card, Empty, fullDay, Loading, Screen, Tag, Title, Words } from '@/ui';
 import { CompareButton } from './CompareButton';
 import { MeasureButton } from './MeasureButton';
 import { MeasureSheet } from './MeasureSheet';
 import { PhotoPicture } from './PhotoPicture';
-import { smallPhoto, standInPhoto } from './photoFile';
+import { TakePhotoCard } from './TakePhotoCard';
 
 /** Photos closer than this are of one place, ft. */
 const SAME_PLACE_FT = 8;
@@ -48,7 +32,7 @@ export function PhotosScreen({ lawnId }: { lawnId: string }) {
     <Screen title={t('photos.title')} lead={lawn.name} subject={lawn.name} back={back}>
       <View className="gap-4 lg:flex-row lg:items-start">
         <View className="gap-4 lg:flex-1">
-          <Take lawn={lawn} today={today} />
+          <TakePhotoCard lawn={lawn} today={today} />
           <MeasureFile />
         </View>
         <View className="gap-4 lg:flex-1">
@@ -135,94 +119,3 @@ function Pairs({ photos }: { photos: readonly Photo[] }) {
 }
 
 const distance = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y);
-
-/** Takes a photo, makes it small and placeless, and pins it. */
-function Take({ lawn, today }: { lawn: Lawn; today: LocalDate }) {
-  const { t } = useTranslation();
-  const words = useFailureWords();
-  const put = usePutPhoto(lawn.id);
-  const [note, setNote] = useState('');
-  const [at, setAt] = useState<Point | null>(null);
-  const [failure, setFailure] = useState<string | null>(null);
-  const keep = async (make: () => Promise<ArrayBuffer>, standIn: boolean) => {
-    setFailure(null);
-    try {
-      const { withoutPlaceData } = await exchange();
-      const clean = withoutPlaceData(new Uint8Array(await make()));
-      const bytes = clean.slice().buffer;
-      await put.mutateAsync({
-        id: uuid(),
-        bytes,
-        body: {
-          lawnId: lawn.id,
-          date: today,
-          at,
-          note: note.trim(),
-          standIn,
-          type: 'image/jpeg',
-          bytes: bytes.byteLength,
-        },
-      });
-      setNote('');
-      setAt(null);
-    } catch (error) {
-      setFailure(
-        error instanceof Error && error.name === 'InvalidStateError'
-          ? t('photos.unreadable')
-          : words(error),
-      );
-    }
-  };
-  return (
-    <Card>
-      <Title>{t('photos.take')}</Title>
-      {lawn.zones.length > 0 ? (
-        <>
-          <Words size="note" tone="second">
-            {at ? t('photos.pinned') : t('photos.pinLead')}
-          </Words>
-          <LawnPlan
-            lawn={{
-              ...lawn,
-              patches: at
-                ? [
-                    {
-                      id: 'pin',
-                      zoneId: lawn.zones[0]!.id,
-                      number: 1,
-                      centre: at,
-                      widthFt: 1,
-                      lengthFt: 1,
-                      seenOn: today,
-                    },
-                  ]
-                : [],
-            }}
-            height={220}
-            onPlace={setAt}
-          />
-        </>
-      ) : null}
-      <Field label={t('photos.note')} value={note} onChange={setNote} testID="photo-note" />
-      {failure ? <Failed message={failure} /> : null}
-      <FileButton
-        label={t('photos.camera')}
-        accept="image/*"
-        capture
-        onFile={(file) => void keep(() => smallPhoto(file), false)}
-      />
-      <Button
-        kind="plain"
-        label={t('photos.standIn')}
-        busy={put.isPending ? t('common.loading') : null}
-        onPress={() =>
-          void keep(() => standInPhoto(lawn.name.length * 131 + note.length, 0.7), true)
-        }
-        testID="stand-in-photo"
-      />
-      <Words size="note" tone="quiet">
-        {t('photos.placeless')}
-      </Words>
-    </Card>
-  );
-}

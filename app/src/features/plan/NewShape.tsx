@@ -24,7 +24,7 @@ export function NewShape({
   onShape: (outline: Point[], method: MeasureMethod, cornerSigmaFt?: number | null) => void;
 }) {
   const { t } = useTranslation();
-  const [way, setWay] = useState<(typeof WAYS)[number]>('tape');
+  const [way, setWay] = useState<(typeof WAYS)[number]>(sketch ? 'sketch' : 'tape');
   const crossed = sketch !== null && sketch.length > 3 && crossesItself(sketch);
   return (
     <Card>

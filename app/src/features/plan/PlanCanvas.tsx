@@ -178,7 +178,10 @@ function PlanSurface({
   }, target);
   const from = useMemo(() => view.toPlan({ x: 0, y: 0 }), [view]);
   const to = useMemo(() => view.toPlan({ x: width, y: height }), [view, width, height]);
-  const size = { width, height, at };
+  const sheet = useMemo(
+    () => ({ at, scale: view.scale, width, height }),
+    [at, view.scale, width, height],
+  );
   return (
     <View
       ref={surface}
@@ -186,12 +189,13 @@ function PlanSurface({
       aria-label={t('plan.canvas')}
       testID="plan-canvas"
       style={[{ height }, { touchAction: 'none' } as object]}
-      className="w-full overflow-hidden rounded-2xl border-2 border-line bg-[#FBF8F1]"
+      className="w-full overflow-hidden rounded-2xl border-2 border-line bg-panel"
     >
       {width > 0 ? (
         <>
           <GroundSheet
-            {...size}
+            view={sheet}
+            northDeg={plan.northDeg}
             from={from}
             to={to}
             features={plan.features}
@@ -200,8 +204,7 @@ function PlanSurface({
           />
           {zone ? (
             <ZoneSheet
-              {...size}
-              scale={view.scale}
+              view={sheet}
               zone={zone}
               outline={outline}
               edge={edge}
@@ -210,8 +213,7 @@ function PlanSurface({
             />
           ) : null}
           <MarkSheet
-            {...size}
-            scale={view.scale}
+            view={sheet}
             lines={marks.lines}
             weedPatches={marks.weedPatches}
             pins={marks.pins}

@@ -1,6 +1,5 @@
 import {
   LINE_KINDS,
-  PIN_KINDS,
   zoneSchema,
   type Lawn,
   type MeasureMethod,
@@ -9,7 +8,8 @@ import {
   type Point,
   type Zone,
 } from '@alfombra/core';
-import { crossesItself, zoneAt, zoneOverlaps } from '@alfombra/core/measuring';
+import { zoneAt } from '@alfombra/core/drawing';
+import { crossesItself, zoneOverlaps } from '@alfombra/core/measuring';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -18,26 +18,20 @@ import { v7 as uuid } from 'uuid';
 import { useStore } from 'zustand';
 import { useCompany, useLawn, usePutLawn } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
+import { useWalkStore } from '@/state/walkStore';
+import { keptFrom, movedDraft } from '@/state/draftStore';
 import { usePlanStore, type Plan } from '@/state/planStore';
-import {
-  Button,
-  Card,
-  Chip,
-  Failed,
-  Loading,
-  Screen,
-  Segmented,
-  Title,
-  useWide,
-  Words,
-} from '@/ui';
+import { Button, Chip, Failed, Loading, Screen, Segmented, Title, useWide, Words } from '@/ui';
 import { ExchangePanel } from './ExchangePanel';
 import { NewShape } from './NewShape';
+import { NorthCard } from './NorthCard';
 import { PlanCanvas, type PlanCanvasProps } from './PlanCanvas';
 import { moveMark } from './planMarks';
-import type { NewWeedPatch } from './weedPatchDraft';
+import { newWeedPatchKey, type NewWeedPatch } from './weedPatchDraft';
 import { WeedPatchSheet } from './WeedPatchSheet';
 import { usePlanUnits } from './usePlanUnits';
+import { SiteTool } from './SiteTool';
+import { WeedList } from './WeedList';
 import { ZonePanel } from './ZonePanel';
 
 type Tool = 'shape' | 'site' | 'weeds' | 'file';
@@ -88,17 +82,19 @@ function Editor({
   const router = useRouter();
   const wide = useWide();
   const units = usePlanUnits();
-  const { change, finish, from } = usePlanStore();
+  const { change, finish, from, sketch, setSketch, line, setLine, mark, setMark } = usePlanStore();
   const { undo, redo, pastSteps, nextSteps } = useSteps();
   const putLawn = usePutLawn(lawn.id);
+  // On a visit the plan is one spoke of it.
+  const visiting = useWalkStore((state) => state.visits[lawn.id]?.day === today);
   const [tool, setTool] = useState<Tool>('shape');
   const [zoneId, setZoneId] = useState<string | null>(plan.zones[0]?.id ?? null);
   const [edge, setEdge] = useState<number | null>(null);
-  const [sketch, setSketch] = useState<Point[] | null>(null);
-  const [adding, setAdding] = useState<'zone' | 'cutout' | null>(null);
-  const [mark, setMark] = useState<Pin['kind'] | PlanLine['kind']>('irrigation-head');
-  const [line, setLine] = useState<Point[]>([]);
-  const [patch, setPatch] = useState<NewWeedPatch | null>(null);
+  const [adding, setAdding] = useState<'zone' | 'cutout' | null>(sketch ? 'zone' : null);
+  // A patch that is half described is there again after a reload.
+  const [patch, setPatch] = useState<NewWeedPatch | null>(
+    () => keptFrom<NewWeedPatch>(newWeedPatchKey(`plan:${lawn.id}`)) ?? null,
+  );
   const [said, setSaid] = useState<string | null>(null);
   const zone = plan.zones.find(({ id }) => id === zoneId) ?? plan.zones[0] ?? null;
   const setZone = (next: Zone) =>
@@ -158,18 +154,24 @@ function Editor({
       const touched = zoneAt(plan.zones, place);
       if (!touched) return setSaid(t('plan.outside'));
       setSaid(null);
-      setPatch({
-        id: uuid(),
-        zoneId: touched.id,
-        plant: null,
-        centre: place,
-        lengthFt: 2,
-        widthFt: 2,
-        cover: 0.5,
-        stage: '2-4-tiller',
-        seenOn: today,
-        lookAgainOn: null,
-      });
+      const ground = { zoneId: touched.id, centre: place };
+      setPatch(
+        movedDraft<object, NewWeedPatch>(newWeedPatchKey(`plan:${lawn.id}`), {
+          from: ground,
+        }) ?? {
+          id: uuid(),
+          zoneId: touched.id,
+          plant: null,
+          centre: place,
+          // Nobody has said how large it is yet.
+          lengthFt: Number.NaN,
+          widthFt: Number.NaN,
+          cover: Number.NaN,
+          stage: '2-4-tiller',
+          seenOn: today,
+          lookAgainOn: null,
+        },
+      );
     } else {
       const hit = zoneAt(plan.zones, at);
       if (hit) {
@@ -178,13 +180,30 @@ function Editor({
       }
     }
   };
-  const save = () =>
-    putLawn.mutate(from ? { from, lawn: { ...from, ...plan } } : { ...lawn, ...plan }, {
+  /** A line of two points or more goes onto the plan; a single point is no line and is let go. */
+  const keepLine = () => {
+    if (line.length > 1) {
+      change({
+        lines: [
+          ...plan.lines,
+          { id: uuid(), kind: mark as PlanLine['kind'], points: line, note: '', seenOn: today },
+        ],
+      });
+    }
+    setLine([]);
+  };
+  const save = () => {
+    if (line.length === 1) return setSaid(t('plan.lineNeedsEnd'));
+    if (sketch && sketch.length > 0) return setSaid(t('plan.closeFirst'));
+    keepLine();
+    const drawn = usePlanStore.getState().plan ?? plan;
+    putLawn.mutate(from ? { from, lawn: { ...from, ...drawn } } : { ...lawn, ...drawn }, {
       onSuccess: () => {
         finish();
-        router.replace(`/lawns/${lawn.id}`);
+        router.replace(`/lawns/${lawn.id}${visiting ? '/visit' : ''}`);
       },
     });
+  };
   const canvas = (
     <View className="gap-3">
       <PlanCanvas
@@ -246,13 +265,15 @@ function Editor({
         value={tool}
         options={TOOLS.map((value) => ({ value, label: t(`plan.tool.${value}`) }))}
         onChange={(next) => {
+          keepLine();
           setTool(next);
           setSketch(null);
-          setLine([]);
+          setSaid(null);
         }}
       >
         {tool === 'shape' ? (
           <>
+            <NorthCard plan={plan} onChange={(northDeg) => change({ northDeg })} />
             <View className="flex-row flex-wrap gap-2">
               {plan.zones.map((entry) => (
                 <Chip
@@ -299,72 +320,19 @@ function Editor({
             )}
           </>
         ) : tool === 'site' ? (
-          <Card>
-            <Words tone="second">{isLine ? t('plan.lineLead') : t('plan.pinLead')}</Words>
-            <View className="flex-row flex-wrap gap-2">
-              {[...PIN_KINDS, ...LINE_KINDS].map((kind) => (
-                <Chip
-                  key={kind}
-                  label={t(`plan.mark.${kind}`)}
-                  chosen={mark === kind}
-                  onPress={() => {
-                    setMark(kind);
-                    setLine([]);
-                  }}
-                />
-              ))}
-            </View>
-            {line.length > 1 ? (
-              <Button
-                label={t('plan.keepLine')}
-                onPress={() => {
-                  change({
-                    lines: [
-                      ...plan.lines,
-                      {
-                        id: uuid(),
-                        kind: mark as PlanLine['kind'],
-                        points: line,
-                        note: '',
-                        seenOn: today,
-                      },
-                    ],
-                  });
-                  setLine([]);
-                }}
-              />
-            ) : null}
-            {[...plan.pins, ...plan.lines].map((entry) => (
-              <View key={entry.id} className="flex-row items-center gap-2">
-                <Words className="flex-1">{t(`plan.mark.${entry.kind}`)}</Words>
-                <Button
-                  kind="quiet"
-                  label={t('plan.takeAway')}
-                  onPress={() =>
-                    change({
-                      pins: plan.pins.filter(({ id }) => id !== entry.id),
-                      lines: plan.lines.filter(({ id }) => id !== entry.id),
-                    })
-                  }
-                />
-              </View>
-            ))}
-          </Card>
+          <SiteTool
+            plan={plan}
+            mark={mark}
+            line={line}
+            onMark={(kind) => {
+              keepLine();
+              setMark(kind);
+            }}
+            onKeepLine={keepLine}
+            onChange={change}
+          />
         ) : tool === 'weeds' ? (
-          <Card>
-            <Words tone="second">{zone ? t('plan.weedLead') : t('plan.zoneFirst')}</Words>
-            {plan.weedPatches.map((entry) => (
-              <View key={entry.id} className="flex-row items-center gap-2">
-                <Words className="flex-1">
-                  {entry.plant.kind === 'weed'
-                    ? t(`weed.${entry.plant.weed}`)
-                    : t(`plan.category.${entry.plant.category}`)}
-                  {` · ${nameOf(entry.zoneId)}`}
-                </Words>
-                <Button kind="quiet" label={t('plan.edit')} onPress={() => setPatch(entry)} />
-              </View>
-            ))}
-          </Card>
+          <WeedList plan={plan} onOpen={setPatch} />
         ) : (
           <ExchangePanel lawn={lawn} plan={plan} onChange={change} />
         )}
@@ -408,6 +376,7 @@ function Editor({
       <WeedPatchSheet
         patch={patch}
         zone={nameOf(patch?.zoneId ?? '')}
+        draftKey={`plan:${lawn.id}`}
         onClose={() => setPatch(null)}
         onKeep={(kept) => {
           change({

@@ -18,6 +18,7 @@ import {
   Words,
 } from '@/ui';
 import {
+  newWeedPatchKey,
   weedPatchDraft,
   weedPatchFormSchema,
   weedPatchOf,
@@ -32,6 +33,7 @@ const MOST_FOUND = 6;
 export function WeedPatchSheet({
   patch,
   zone,
+  draftKey,
   onClose,
   onKeep,
   onRemove,
@@ -39,6 +41,8 @@ export function WeedPatchSheet({
   patch: NewWeedPatch | null;
   /** Name of the zone that was touched. */
   zone: string;
+  /** Where a new patch is drawn; a half described one is kept under it. */
+  draftKey: string;
   onClose: () => void;
   onKeep: (patch: WeedPatch) => void;
   onRemove: (id: string) => void;
@@ -46,23 +50,33 @@ export function WeedPatchSheet({
   const { t } = useTranslation();
   return (
     <Sheet open={patch !== null} title={t('plan.weedPatchIn', { zone })} onClose={onClose}>
-      {patch ? <Form key={patch.id} patch={patch} onKeep={onKeep} onRemove={onRemove} /> : null}
+      {patch ? (
+        <Form
+          key={patch.id}
+          patch={patch}
+          draftKey={draftKey}
+          onKeep={onKeep}
+          onRemove={onRemove}
+        />
+      ) : null}
     </Sheet>
   );
 }
 
 function Form({
   patch,
+  draftKey,
   onKeep,
   onRemove,
 }: {
   patch: NewWeedPatch;
+  draftKey: string;
   onKeep: (patch: WeedPatch) => void;
   onRemove: (id: string) => void;
 }) {
   const { t } = useTranslation();
-  const { form, unsaved, done, discard } = useDraftForm({
-    key: `weed-patch:${patch.id}`,
+  const { form, from, unsaved, done, discard } = useDraftForm({
+    key: newWeedPatchKey(draftKey),
     source: patch,
     make: weedPatchDraft,
     schema: weedPatchFormSchema,
@@ -85,7 +99,7 @@ function Form({
   const years = width && width > 0 && !annual ? yearsPresent(width, spreadOf(named)) : null;
   const keep = form.handleSubmit((read) => {
     done();
-    onKeep(weedPatchOf(patch, read));
+    onKeep(weedPatchOf(from, read));
   });
   return (
     <>

@@ -21,6 +21,9 @@ export type WeedPatchDraft = z.input<typeof weedPatchFormSchema>;
 /** A patch as it is drawn before anybody has said what grows there: not kept on the plan yet. */
 export type NewWeedPatch = Omit<WeedPatch, 'plant'> & { plant: WeedPatch['plant'] | null };
 
+/** Under which a patch is kept while it is described. */
+export const newWeedPatchKey = (draftKey: string): string => `weed-patch:${draftKey}`;
+
 export const weedPatchDraft = (patch: NewWeedPatch): WeedPatchDraft => ({
   plant: patch.plant,
   length: numberText(patch.lengthFt),

@@ -81,6 +81,7 @@ export const lawnOf = (
     id,
     version: 0,
     origin: null,
+    northDeg: null,
     zones: [],
     patches: [],
     features: [],

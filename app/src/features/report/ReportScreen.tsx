@@ -95,7 +95,7 @@ function useDraftFindings(
   const line = (key: string, values: object) => t(key, { lng: language, ...values });
   const findings: DraftFinding[] = [];
   const add = (grade: Grade, words: string) => findings.push({ id: uuid(), grade, words });
-  const found = findingsOf(visits);
+  const found = findingsOf(visits, lawn);
   for (const zone of lawn.zones) {
     const cover = zone.stand
       .filter(({ species }) => zone.desired.includes(species))
@@ -109,12 +109,15 @@ function useDraftFindings(
       );
     }
     const finding = found.find(({ zoneId }) => zoneId === zone.id);
-    if (finding?.cause) {
+    for (const { cause, patchId } of finding?.damages ?? []) {
+      if (!cause) continue;
+      const number = lawn.patches.find(({ id }) => id === patchId)?.number;
       add(
         'easy',
-        line('share.auto.cause', {
+        line(number === undefined ? 'share.auto.cause' : 'share.auto.patchCause', {
           zone: zone.name,
-          cause: t(`cause.${finding.cause}`).toLowerCase(),
+          number,
+          cause: t(`cause.${cause}`).toLowerCase(),
         }),
       );
     }

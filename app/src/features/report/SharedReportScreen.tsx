@@ -7,13 +7,13 @@ import {
   type SharedReport,
 } from '@alfombra/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Image, Linking, ScrollView, View } from 'react-native';
 import { z } from 'zod';
 import { request } from '@/api/request';
 import { useFailureWords } from '@/api/useFailureWords';
-import { LawnPlan } from '@/features/lawns/LawnPlan';
+import { PlanPicture } from '@/features/plan/drawing/PlanPicture';
 import { i18next } from '@/i18n';
 import { localeFor } from '@/i18n/language';
 import {
@@ -79,6 +79,21 @@ function Page({
     // A page of its own, in the customer's language whatever the device's is.
     document.documentElement.lang = report.language;
   }, [report.language]);
+  const planWords = useMemo(
+    () => ({
+      area: (ft2: number) => `${number(ft2)} ft²`,
+      feature: (kind: string) => t(`report.feature.${kind}`),
+      length: (ft: number) => `${number(ft)} ft`,
+    }),
+    [t],
+  );
+  const asked = useMemo(
+    () =>
+      report.questions.flatMap(({ subject }) =>
+        subject.kind === 'edge' ? [{ zoneId: subject.zoneId, edge: subject.edge }] : [],
+      ),
+    [report.questions],
+  );
   const [values, setValues] = useState<Record<string, string>>({});
   const [notes, setNotes] = useState<Record<string, string>>({});
   const answers = Object.entries(values)
@@ -130,7 +145,13 @@ function Page({
         {report.lawn.zones.length > 0 ? (
           <Card>
             <Title>{t('report.plan')}</Title>
-            <LawnPlan lawn={asLawn(report)} height={250} />
+            <PlanPicture
+              content={report.lawn}
+              words={planWords}
+              label={t('report.plan')}
+              asked={asked}
+              height={280}
+            />
             {report.lawn.zones.map((zone) => {
               const { areaFt2, low, high } = areaInterval(zone);
               return (
@@ -293,16 +314,3 @@ function Page({
     </ScrollView>
   );
 }
-
-/** The shared part of the lawn in the shape that the plan draws. */
-const asLawn = ({ lawn }: SharedReport): Lawn => ({
-  ...lawnBodySchema.parse({
-    ...lawn,
-    customer: '',
-    region: 'transition',
-    stationId: '',
-    upkeep: 'standard',
-  }),
-  id: '',
-  version: 0,
-});

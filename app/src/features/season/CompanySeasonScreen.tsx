@@ -1,4 +1,4 @@
-import type { Region } from '@alfombra/core';
+import type { LawnSummary, Region } from '@alfombra/core';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
@@ -17,6 +17,7 @@ import {
   shortDay,
   Tag,
   Title,
+  VirtualList,
   Words,
 } from '@/ui';
 import { SeasonsProgress } from './SeasonsProgress';
@@ -79,17 +80,71 @@ function GroundOfArea() {
   );
 }
 
+/** About what a line of work takes in the list. */
+const ROW_PX = 70;
+
+/** A piece of work of one lawn, by the day it closes or opens. */
+interface Work {
+  key: string;
+  lawn: LawnSummary;
+  kind: LawnSummary['due'][number]['kind'];
+  zone: string | null;
+  day: string;
+  when: 'today.closesSoon' | 'season.upcoming';
+}
+
+const drawWork = (work: Work) => <WorkRow {...work} />;
+
+function WorkRow({ lawn, kind, zone, day, when }: Work) {
+  const { t } = useTranslation();
+  return (
+    <ListRow
+      title={lawn.name}
+      lines={[[t(`kind.${kind}`), zone].filter(Boolean).join(' · ')]}
+      href={`/lawns/${lawn.id}/season`}
+      aside={
+        <View className="flex-row items-center gap-2">
+          <Tag label={t(when, { date: shortDay(day) })} />
+          <KnotGlyph kind={kind} />
+        </View>
+      }
+    />
+  );
+}
+
 /** What is open by the day it closes, then what comes next. */
 function StepsOfAll() {
   const { t } = useTranslation();
   const words = useFailureWords();
   const lawns = useLawns();
   const open = (lawns.data ?? [])
-    .flatMap((lawn) => lawn.due.map((step) => ({ lawn, step })))
-    .sort((a, b) => (a.step.closes < b.step.closes ? -1 : 1));
+    .flatMap((lawn) =>
+      lawn.due.map(({ stepId, kind, zone, closes }): Work => ({
+        key: stepId,
+        lawn,
+        kind,
+        zone,
+        day: closes,
+        when: 'today.closesSoon',
+      })),
+    )
+    .sort((a, b) => (a.day < b.day ? -1 : 1));
   const next = (lawns.data ?? [])
-    .flatMap((lawn) => (lawn.next ? [{ lawn, next: lawn.next }] : []))
-    .sort((a, b) => (a.next.opens < b.next.opens ? -1 : 1));
+    .flatMap((lawn): Work[] =>
+      lawn.next
+        ? [
+            {
+              key: lawn.id,
+              lawn,
+              kind: lawn.next.kind,
+              zone: null,
+              day: lawn.next.opens,
+              when: 'season.upcoming',
+            },
+          ]
+        : [],
+    )
+    .sort((a, b) => (a.day < b.day ? -1 : 1));
   return (
     <>
       {lawns.error && !lawns.data ? (
@@ -104,39 +159,13 @@ function StepsOfAll() {
       ) : (
         <>
           <Title>{t('today.due')}</Title>
-          <View className="gap-3">
-            {open.map(({ lawn, step }) => (
-              <ListRow
-                key={`${lawn.id}-${step.stepId}`}
-                title={lawn.name}
-                lines={[`${t(`kind.${step.kind}`)} · ${step.zone}`]}
-                href={`/lawns/${lawn.id}/season`}
-                aside={
-                  <View className="flex-row items-center gap-2">
-                    <Tag label={t('today.closesSoon', { date: shortDay(step.closes) })} />
-                    <KnotGlyph kind={step.kind} />
-                  </View>
-                }
-              />
-            ))}
-          </View>
+          <VirtualList items={open} keyOf={({ key }) => key} estimate={ROW_PX}>
+            {drawWork}
+          </VirtualList>
           <Title>{t('season.next')}</Title>
-          <View className="gap-3">
-            {next.map(({ lawn, next: step }) => (
-              <ListRow
-                key={lawn.id}
-                title={lawn.name}
-                lines={[t(`kind.${step.kind}`)]}
-                href={`/lawns/${lawn.id}/season`}
-                aside={
-                  <View className="flex-row items-center gap-2">
-                    <Tag label={t('season.upcoming', { date: shortDay(step.opens) })} />
-                    <KnotGlyph kind={step.kind} />
-                  </View>
-                }
-              />
-            ))}
-          </View>
+          <VirtualList items={next} keyOf={({ key }) => key} estimate={ROW_PX}>
+            {drawWork}
+          </VirtualList>
         </>
       )}
     </>

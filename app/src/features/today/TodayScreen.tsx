@@ -24,6 +24,7 @@ import {
   Sheet,
   shortDay,
   Tag,
+  VirtualList,
   Words,
 } from '@/ui';
 
@@ -79,25 +80,9 @@ export function TodayScreen() {
       ) : due.length === 0 ? (
         <Empty title={t('today.nothing')} lead={t('today.nothingLead')} />
       ) : (
-        <View className="gap-3">
-          {due.map(({ lawn, first }) => (
-            <ListRow
-              key={lawn.id}
-              title={lawn.name}
-              lines={[
-                `${t(`kind.${first.kind}`)} · ${first.zone}`,
-                t('today.dueCount', { count: lawn.due.length }),
-              ]}
-              href={`/lawns/${lawn.id}`}
-              aside={
-                <View className="items-end gap-1">
-                  <KnotGlyph kind={first.kind} />
-                  <Tag label={t('today.closesSoon', { date: shortDay(first.closes) })} />
-                </View>
-              }
-            />
-          ))}
-        </View>
+        <VirtualList items={due} keyOf={({ lawn }) => lawn.id} estimate={ROW_PX}>
+          {drawDue}
+        </VirtualList>
       )}
       <View className="flex-row flex-wrap items-end gap-4">
         <Chip
@@ -118,6 +103,36 @@ export function TodayScreen() {
         <MoveDay open={moving} onClose={() => setMoving(false)} today={company.data.today} />
       ) : null}
     </Screen>
+  );
+}
+
+/** About what a lawn takes in the list. */
+const ROW_PX = 86;
+
+interface DueLawn {
+  lawn: LawnSummary;
+  first: LawnSummary['due'][number];
+}
+
+const drawDue = (due: DueLawn) => <DueRow {...due} />;
+
+function DueRow({ lawn, first }: DueLawn) {
+  const { t } = useTranslation();
+  return (
+    <ListRow
+      title={lawn.name}
+      lines={[
+        `${t(`kind.${first.kind}`)} · ${first.zone}`,
+        t('today.dueCount', { count: lawn.due.length }),
+      ]}
+      href={`/lawns/${lawn.id}`}
+      aside={
+        <View className="items-end gap-1">
+          <KnotGlyph kind={first.kind} />
+          <Tag label={t('today.closesSoon', { date: shortDay(first.closes) })} />
+        </View>
+      }
+    />
   );
 }
 

@@ -1,20 +1,13 @@
-import {
-  areaInterval,
-  findingsOf,
-  type Lawn,
-  type QuestionSubject,
-  type Visit,
-} from '@alfombra/core';
-import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { areaInterval, type Lawn, type Visit } from '@alfombra/core';
+import { useRouter, type Href } from 'expo-router';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
+import { z } from 'zod';
 import {
   useCompany,
   useLawn,
   usePhotos,
-  usePutLawn,
   usePutVisit,
   useReadings,
   useSamples,
@@ -22,24 +15,17 @@ import {
   useVisits,
 } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
-import { questionWords } from '@/features/report/questionWords';
-import { useWalkStore } from '@/state/walkStore';
-import {
-  Button,
-  Card,
-  Chip,
-  Failed,
-  Field,
-  ListRow,
-  Loading,
-  number,
-  Screen,
-  SelectField,
-  Title,
-  Words,
-} from '@/ui';
-import { drawnWeeds, withDrawn } from './drawnWeeds';
 import { pointCountOf } from '@/features/zone/pointCountStore';
+import { useDraftForm } from '@/state/useDraftForm';
+import { useWalkStore } from '@/state/walkStore';
+import { Button, Card, Failed, FormField, ListRow, Loading, number, Screen, Title } from '@/ui';
+import { openThings, type OpenThing } from './openThings';
+import { QuestionsCard } from './QuestionsCard';
+
+const visitFormSchema = z.object({
+  note: z.string().trim().max(2000, 'property.tooLong'),
+  promised: z.string().trim().max(500, 'property.tooLong'),
+});
 
 /** The visit: the property in walking order, what is done and what is not, and its end. */
 export function VisitScreen({ lawnId }: { lawnId: string }) {
@@ -75,37 +61,66 @@ function Hub({
   const session = useSession();
   const going = useWalkStore((state) => state.visits[lawn.id]);
   const endVisit = useWalkStore((state) => state.endVisit);
+  const beginVisit = useWalkStore((state) => state.beginVisit);
   const photos = usePhotos(lawn.id).data ?? [];
   const readings = useReadings(lawn.id).data ?? [];
   const samples = useSamples(lawn.id).data ?? [];
   const putVisit = usePutVisit(lawn.id);
   const current = visits.find(({ id }) => id === going?.visitId);
-  const [note, setNote] = useState(current?.note ?? '');
-  const [promised, setPromised] = useState(current?.promised ?? '');
+  const { form, done } = useDraftForm({
+    key: `visit:${lawn.id}`,
+    source: current ?? null,
+    make: (source) => ({ note: source?.note ?? '', promised: source?.promised ?? '' }),
+    schema: visitFormSchema,
+  });
+  const { control } = form;
+  const open = openThings(lawn, current);
+  const next = open[0];
+  const isNext = (thing: OpenThing) => JSON.stringify(thing) === JSON.stringify(next);
   const to = (path: string) => `/lawns/${lawn.id}/${path}`;
   const todays = (list: readonly { date: string }[]) =>
     list.filter(({ date }) => date === today).length;
-  const end = () => {
+  const start = useWalkStore((state) => state.start);
+  const begin = (patchId: string) => {
+    const patch = lawn.patches.find(({ id }) => id === patchId);
+    if (patch) start(lawn.id, patch.zoneId, patch.id, beginVisit(lawn.id, today));
+    router.push(to('walk') as Href);
+  };
+  const nextWords = (thing: OpenThing) =>
+    thing.kind === 'measure'
+      ? t('visitHub.measure')
+      : thing.kind === 'grass'
+        ? t('visitHub.grass', {
+            zone: lawn.zones.find(({ id }) => id === thing.zoneId)?.name ?? '',
+          })
+        : t('visitHub.patch', {
+            number: lawn.patches.find(({ id }) => id === thing.patchId)?.number ?? 0,
+          });
+  const goOn = (thing: OpenThing) => {
+    if (thing.kind === 'patch') begin(thing.patchId);
+    else router.push(to(thing.kind === 'measure' ? 'plan' : `zone/${thing.zoneId}`) as Href);
+  };
+  const end = form.handleSubmit(({ note, promised }) => {
     const id = going?.visitId ?? uuid();
-    const looked = new Set((current?.looks ?? []).map(({ zoneId }) => zoneId));
-    const seen = lawn.zones.flatMap((zone) => {
+    const looks = current?.looks ?? [];
+    const counted = lawn.zones.flatMap((zone) => {
       const pointCount = pointCountOf(zone.id);
-      const drawn = drawnWeeds(lawn, zone.id);
-      if (looked.has(zone.id) || (!pointCount && drawn.length === 0)) return [];
-      const known = findingsOf(visits).find(({ zoneId }) => zoneId === zone.id)?.weeds ?? [];
-      return [
-        {
-          zoneId: zone.id,
-          patchId: null,
-          answers: {},
-          tests: [],
-          fieldTests: [],
-          leading: [],
-          decision: null,
-          weeds: withDrawn(known, drawn),
-          pointCount,
-        },
-      ];
+      // A count that a look of this zone has taken along is not written twice.
+      return !pointCount || looks.some((look) => look.zoneId === zone.id && look.pointCount)
+        ? []
+        : [
+            {
+              zoneId: zone.id,
+              patchId: null,
+              answers: {},
+              tests: [],
+              fieldTests: [],
+              leading: [],
+              decision: null,
+              weeds: [],
+              pointCount,
+            },
+          ];
     });
     putVisit.mutate(
       {
@@ -114,19 +129,20 @@ function Hub({
           lawnId: lawn.id,
           date: today,
           technician: session.data?.name ?? '',
-          looks: [...(current?.looks ?? []), ...seen],
-          note: note.trim(),
-          promised: promised.trim(),
+          looks: [...looks, ...counted],
+          note,
+          promised,
         },
       },
       {
         onSuccess: () => {
+          done();
           endVisit(lawn.id);
           router.replace(`/lawns/${lawn.id}/report?visit=${id}`);
         },
       },
     );
-  };
+  });
   return (
     <Screen
       title={t('visit.title')}
@@ -138,9 +154,11 @@ function Hub({
           {putVisit.error ? (
             <Failed message={`${words(putVisit.error)} ${t('common.kept')}`} />
           ) : null}
+          {next ? <Button label={nextWords(next)} onPress={() => goOn(next)} wide /> : null}
           <Button
+            kind={next ? 'quiet' : 'main'}
             label={t('visit.end')}
-            onPress={end}
+            onPress={() => void end()}
             busy={putVisit.isPending ? t('common.loading') : null}
             testID="end-visit"
             wide
@@ -152,6 +170,7 @@ function Hub({
         <View className="gap-3 lg:flex-1">
           <ListRow
             testID="to-plan"
+            chosen={next?.kind === 'measure'}
             title={t('visit.plan')}
             lines={[
               lawn.zones.length === 0
@@ -175,6 +194,7 @@ function Hub({
               <ListRow
                 key={zone.id}
                 testID={`zone-${zone.name}`}
+                chosen={isNext({ kind: 'grass', zoneId: zone.id })}
                 title={zone.name}
                 lines={[
                   t('plan.areaBetween', { low: number(low), high: number(high), unit: 'ft²' }),
@@ -195,8 +215,18 @@ function Hub({
           {lawn.zones.length > 0 ? (
             <ListRow
               testID="to-walk"
+              chosen={next?.kind === 'patch'}
               title={t('visit.damage')}
-              lines={[t('visit.patches', { count: lawn.patches.length })]}
+              lines={[
+                t('visit.patches', { count: lawn.patches.length }),
+                ...(lawn.patches.length > 0
+                  ? [
+                      t('visitHub.patchesOpen', {
+                        count: open.filter(({ kind }) => kind === 'patch').length,
+                      }),
+                    ]
+                  : []),
+              ]}
               href={to('walk')}
             />
           ) : null}
@@ -225,20 +255,20 @@ function Hub({
           />
         </View>
         <View className="gap-4 lg:flex-1">
-          <Questions lawn={lawn} today={today} />
+          <QuestionsCard lawn={lawn} today={today} />
           <Card>
             <Title>{t('visit.words')}</Title>
-            <Field
+            <FormField
+              control={control}
+              name="note"
               label={t('visit.found')}
-              value={note}
-              onChange={setNote}
               multiline
               testID="visit-note"
             />
-            <Field
+            <FormField
+              control={control}
+              name="promised"
               label={t('visit.promised')}
-              value={promised}
-              onChange={setPromised}
               multiline
               testID="visit-promised"
             />
@@ -246,99 +276,5 @@ function Hub({
         </View>
       </View>
     </Screen>
-  );
-}
-
-const SUBJECTS = ['edge', 'irrigation', 'dog', 'children', 'mows', 'waters', 'other'] as const;
-
-/** What only the customer can tell, collected on the way. */
-function Questions({ lawn, today }: { lawn: Lawn; today: Visit['date'] }) {
-  const { t } = useTranslation();
-  const words = useFailureWords();
-  const putLawn = usePutLawn(lawn.id);
-  const [kind, setKind] = useState<(typeof SUBJECTS)[number]>('irrigation');
-  const [zoneId, setZoneId] = useState(lawn.zones[0]?.id ?? '');
-  const [text, setText] = useState('');
-  const zone = lawn.zones.find(({ id }) => id === zoneId) ?? lawn.zones[0];
-  const ask = (subjects: readonly QuestionSubject[]) =>
-    putLawn.mutate(
-      {
-        ...lawn,
-        questions: [
-          ...lawn.questions,
-          ...subjects.map((subject) => ({ id: uuid(), subject, askedOn: today, answer: null })),
-        ],
-      },
-      { onSuccess: () => setText('') },
-    );
-  const asked = (subject: QuestionSubject) =>
-    lawn.questions.some(
-      (question) =>
-        !question.answer && JSON.stringify(question.subject) === JSON.stringify(subject),
-    );
-  const subjects: QuestionSubject[] =
-    kind === 'edge'
-      ? (zone?.edges ?? []).flatMap((state, edge) =>
-          state === 'assumed' && zone ? [{ kind: 'edge' as const, zoneId: zone.id, edge }] : [],
-        )
-      : kind === 'irrigation'
-        ? zone
-          ? [{ kind, zoneId: zone.id }]
-          : []
-        : kind === 'other'
-          ? text.trim() === ''
-            ? []
-            : [{ kind, text: text.trim() }]
-          : [{ kind }];
-  const fresh = subjects.filter((subject) => !asked(subject));
-  return (
-    <Card>
-      <Title>{t('visit.questions')}</Title>
-      {lawn.questions.length === 0 ? <Words tone="second">{t('visit.noQuestions')}</Words> : null}
-      {lawn.questions.map((question) => (
-        <View key={question.id} className="gap-1 border-b-2 border-line pb-2">
-          <Words weight="semi">{questionWords(t, question.subject, lawn.zones)}</Words>
-          <Words size="note" tone={question.answer ? 'good' : 'second'}>
-            {question.answer
-              ? `${t(`report.choice.${question.answer.value}`, { defaultValue: question.answer.value })} ${question.answer.note}`
-              : t('visit.open')}
-          </Words>
-        </View>
-      ))}
-      <View className="flex-row flex-wrap gap-2">
-        {SUBJECTS.map((subject) => (
-          <Chip
-            key={subject}
-            label={t(`visit.subject.${subject}`)}
-            chosen={kind === subject}
-            onPress={() => setKind(subject)}
-          />
-        ))}
-      </View>
-      {(kind === 'edge' || kind === 'irrigation') && lawn.zones.length > 1 ? (
-        <SelectField
-          label={t('common.zone')}
-          value={zone?.id ?? ''}
-          options={lawn.zones.map(({ id, name }) => ({ value: id, label: name }))}
-          onChange={setZoneId}
-        />
-      ) : null}
-      {kind === 'other' ? (
-        <Field label={t('visit.ask')} value={text} onChange={setText} testID="question-text" />
-      ) : null}
-      {kind === 'edge' && subjects.length === 0 ? (
-        <Words size="note" tone="second">
-          {t('visit.noAssumed')}
-        </Words>
-      ) : null}
-      {putLawn.error ? <Failed message={words(putLawn.error)} /> : null}
-      <Button
-        kind="plain"
-        label={t('visit.note', { count: Math.max(1, fresh.length) })}
-        disabled={fresh.length === 0}
-        onPress={() => ask(fresh)}
-        testID="ask"
-      />
-    </Card>
   );
 }

@@ -1,10 +1,9 @@
 import {
-  causes,
   desiredCover,
+  drawnWeeds,
   findingsOf,
   assumedGrass,
   mainGrass,
-  weeds as allWeeds,
   type Decision,
   type VisitBody,
   zoneArea,
@@ -16,41 +15,37 @@ import {
   UNKNOWN_CAUSE,
 } from '@alfombra/core/walking';
 import { useRouter } from 'expo-router';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { usePutVisit, useSession } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
+import { pointCountOf } from '@/features/zone/pointCountStore';
 import type { SeasonQuestion, SeasonView } from '@/workers/seasonView';
 import { SeasonPending } from '@/features/season/SeasonPending';
 import { useLawnSeason } from '@/features/season/useLawnSeason';
 import { useWalkStore, type WalkDraft, type WeedDraft } from '@/state/walkStore';
 import {
   Button,
-  Card,
-  Chip,
-  Choice,
   ChoiceGroup,
   daysOn,
   Empty,
   Failed,
-  Field,
   LinkButton,
   number,
-  NumberField,
   numberText,
   percent,
   PickerField,
   Screen,
-  SelectField,
-  Tag,
-  Title,
   Words,
 } from '@/ui';
 import { CannotTellCard } from './CannotTellCard';
+import { CauseOption } from './CauseOption';
+import { CauseSearch } from './CauseSearch';
 import { OptionsCard } from './OptionsCard';
 import { readWeeds } from './readWeeds';
 import { useWalkDiagnosis } from './useWalkDiagnosis';
+import { WeedRows } from './WeedRows';
 
 /** Days until an undecided patch is looked at again. */
 const RECHECK_DAYS = 7;
@@ -101,21 +96,25 @@ function Decide({
   // What is known of the zone's weeds is where the technician starts from.
   useEffect(() => {
     if (walk.weeds !== null) return;
-    const known = findingsOf(question.visits).find(({ zoneId }) => zoneId === zone.id);
+    // The drawn ones are on the plan, and stay there.
+    const known = findingsOf(question.visits, { zones: lawn.zones, weedPatches: [] }).find(
+      ({ zoneId }) => zoneId === zone.id,
+    );
     store.change(lawn.id, {
-      weeds: (known?.weeds ?? []).map(({ weed, cover, growing }) => ({
-        weed,
+      weeds: (known?.weeds ?? []).map(({ cover, ...finding }) => ({
+        ...finding,
         cover: numberText(cover * 100, 1),
-        growing,
       })),
     });
-  }, [walk.weeds, question.visits, zone.id, lawn.id, store]);
+  }, [walk.weeds, question.visits, zone.id, lawn, store]);
+  const drawn = useMemo(() => drawnWeeds(lawn, zone.id), [lawn, zone.id]);
 
   const drafts = walk.weeds ?? [];
   const read = readWeeds(drafts);
   const main = assumedGrass(zone, lawn.region);
   const grassPct = zone.stand.reduce((sum, { cover }) => sum + cover, 0) * 100;
-  const tooMuch = read.totalPct + grassPct > 100.5;
+  const drawnPct = drawn.weeds.reduce((sum, { cover }) => sum + cover, 0) * 100;
+  const tooMuch = read.totalPct + drawnPct + grassPct > 100.5;
   const decide = (decision: Decision) => store.change(lawn.id, { decision });
   const confirm = (cause: string) =>
     decide({ kind: 'cause', cause, option: null, by: 'look', lookAgainOn: null });
@@ -140,7 +139,10 @@ function Decide({
       promised: going?.promised ?? '',
       note: going?.note ?? '',
       looks: [
-        ...(going?.looks ?? []),
+        // A second look at one place on one day takes the place of the first.
+        ...(going?.looks ?? []).filter(
+          (look) => look.zoneId !== zone.id || look.patchId !== walk.patchId,
+        ),
         {
           zoneId: zone.id,
           patchId: walk.patchId,
@@ -150,7 +152,7 @@ function Decide({
           leading,
           decision,
           weeds: read.findings,
-          pointCount: undefined,
+          pointCount: pointCountOf(zone.id),
         },
       ],
     };
@@ -159,7 +161,7 @@ function Decide({
       {
         onSuccess: () => {
           store.finish(lawn.id);
-          router.replace(`/lawns/${lawn.id}/season`);
+          router.replace(`/lawns/${lawn.id}/visit`);
         },
       },
     );
@@ -219,7 +221,7 @@ function Decide({
         onChange={choose}
       >
         {leading.map(({ cause, p }) => (
-          <Option
+          <CauseOption
             key={cause}
             value={cause}
             testID={`confirm-${cause}`}
@@ -228,25 +230,15 @@ function Decide({
             chosen={chosen === cause}
           />
         ))}
-        <SelectField
-          label={t('decide.other')}
-          value={chosen && !leading.some(({ cause }) => cause === chosen) ? chosen : ''}
-          options={[
-            { value: '', label: '–' },
-            ...causes
-              .map(({ slug }) => ({ value: slug, label: t(`cause.${slug}`) }))
-              .sort((a, b) => a.label.localeCompare(b.label)),
-          ]}
-          onChange={(cause) => cause !== '' && confirm(cause)}
-        />
-        <Option
+        <CauseSearch chosen={chosen} without={leading.map(({ cause }) => cause)} />
+        <CauseOption
           value="cannot-tell"
           testID="cannot-tell"
           label={t('decide.cannotTell')}
           lead={t('decide.cannotTellLead')}
           chosen={decision?.kind === 'cannot-tell'}
         />
-        <Option
+        <CauseOption
           value="leave"
           testID="leave"
           label={t('decide.leave')}
@@ -282,6 +274,7 @@ function Decide({
             cause: chosen,
             p: diagnosis.posterior.find(({ cause }) => cause === chosen)?.p ?? 0,
             main,
+            named: !leading.some(({ cause }) => cause === chosen),
             grassNamed: mainGrass(zone) !== null,
             upkeep: lawn.upkeep,
             irrigated: zone.site.irrigated,
@@ -301,128 +294,21 @@ function Decide({
           onChoose={(option, lookAgainOn) => decide({ ...decision, option, lookAgainOn })}
         />
       ) : null}
-      <View className="gap-1">
-        <Title>{t('decide.weeds')}</Title>
-        <Words tone="second">{t('decide.weedsLead')}</Words>
-      </View>
-      {drafts.map((draft, index) => (
-        <Card key={draft.weed}>
-          <View className="flex-row items-center gap-3">
-            <Words weight="bold" className="min-w-0 flex-1">
-              {t(`weed.${draft.weed}`)}
-            </Words>
-            <Button
-              kind="quiet"
-              label={t('decide.removeShort')}
-              onPress={() => setWeeds(drafts.filter((_, i) => i !== index))}
-            />
-          </View>
-          <View className="flex-row flex-wrap items-end gap-3">
-            <View className="w-[130px]">
-              <NumberField
-                label={t('decide.cover')}
-                unit="%"
-                value={draft.cover}
-                testID={`cover-${draft.weed}`}
-                onChange={(cover) =>
-                  setWeeds(drafts.map((d, i) => (i === index ? { ...d, cover } : d)))
-                }
-                error={read.bad[index] ? t('decide.coverRange') : undefined}
-              />
-            </View>
-            <Chip
-              label={t(draft.growing ? 'decide.growing' : 'decide.known')}
-              chosen={draft.growing}
-              onPress={() =>
-                setWeeds(drafts.map((d, i) => (i === index ? { ...d, growing: !d.growing } : d)))
-              }
-            />
-          </View>
-        </Card>
-      ))}
+      <WeedRows
+        drafts={drafts}
+        bad={read.bad}
+        drawn={drawn.weeds}
+        planHref={`/lawns/${lawn.id}/plan`}
+        onChange={setWeeds}
+      />
       {tooMuch ? (
         <Words weight="semi" tone="stop" role="alert">
-          {t('decide.coverTotal', { value: number(read.totalPct), grass: number(grassPct) })}
+          {t('decide.coverTotal', {
+            value: number(read.totalPct + drawnPct),
+            grass: number(grassPct),
+          })}
         </Words>
       ) : null}
-      <AddWeed
-        taken={drafts.map(({ weed }) => weed)}
-        onAdd={(weed) => setWeeds([...drafts, { weed, cover: numberText(5), growing: true }])}
-      />
     </Screen>
-  );
-}
-
-/** A ring that is filled when it is the one, its words, and a figure. */
-function Option({
-  value,
-  label,
-  lead,
-  aside,
-  chosen,
-  testID,
-}: {
-  value: string;
-  label: string;
-  lead?: string;
-  aside?: string;
-  chosen: boolean;
-  testID: string;
-}) {
-  return (
-    <Choice
-      value={value}
-      testID={testID}
-      className={`min-h-[56px] flex-row items-center gap-3 rounded-2xl border-2 px-4 py-3 ${chosen ? 'border-main bg-good-tint' : 'border-line bg-raised'}`}
-    >
-      <View
-        aria-hidden
-        className={`h-[22px] w-[22px] items-center justify-center rounded-full border-2 ${chosen ? 'border-main' : 'border-thread'}`}
-      >
-        {chosen ? <View className="h-[12px] w-[12px] rounded-full bg-main" /> : null}
-      </View>
-      <View className="min-w-0 flex-1">
-        <Words weight="bold">{label}</Words>
-        {lead ? (
-          <Words size="note" tone="second">
-            {lead}
-          </Words>
-        ) : null}
-      </View>
-      {aside ? <Tag label={aside} /> : null}
-    </Choice>
-  );
-}
-
-const OFFERED = 8;
-
-function AddWeed({ taken, onAdd }: { taken: readonly string[]; onAdd: (weed: string) => void }) {
-  const { t } = useTranslation();
-  const [query, setQuery] = useState('');
-  const wanted = query.trim().toLowerCase();
-  const found =
-    wanted === ''
-      ? []
-      : allWeeds
-          .filter(({ slug }) => !taken.includes(slug))
-          .filter(({ slug }) => t(`weed.${slug}`).toLowerCase().includes(wanted))
-          .slice(0, OFFERED);
-  return (
-    <View className="gap-3">
-      <Field label={t('decide.addWeed')} value={query} onChange={setQuery} testID="find-weed" />
-      <View className="flex-row flex-wrap gap-2">
-        {found.map(({ slug }) => (
-          <Chip
-            key={slug}
-            label={t(`weed.${slug}`)}
-            chosen={false}
-            onPress={() => {
-              onAdd(slug);
-              setQuery('');
-            }}
-          />
-        ))}
-      </View>
-    </View>
   );
 }

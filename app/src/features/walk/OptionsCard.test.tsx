@@ -11,6 +11,7 @@ const advice = (cause: string, known: Record<string, boolean> = {}) =>
   decideOptions({
     cause,
     p: 0.9,
+    named: false,
     main: 'st-augustine',
     grassNamed: true,
     upkeep: 'standard',

@@ -2,14 +2,13 @@ import { countTests } from '@alfombra/core';
 import { UNKNOWN_CAUSE, type Diagnosis, type NextCheck } from '@alfombra/core/walking';
 import type { TFunction } from 'i18next';
 import type { Href } from 'expo-router';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Pressable, View } from 'react-native';
 import { Door, LinkButton, number, percent, ProbabilityBar, Words } from '@/ui';
 import { SignPictogram } from './SignPictogram';
 
 const LEADERS = 3;
-/** From this share of answers on, a check is said to settle it; below, its worth is told in bits. */
-const SETTLES = 0.15;
 
 function timeWords(t: TFunction, seconds: number): string {
   return seconds < 90
@@ -35,6 +34,50 @@ function verdictWords(t: TFunction, { verdict, pair, contradictions }: Diagnosis
     : t(`walk.verdict.${verdict}`);
 }
 
+/** What a check would do, in words: how often it settles the matter, or that it narrows it. */
+function worthWords(t: TFunction, { settles, seconds }: NextCheck): string {
+  const time = timeWords(t, seconds);
+  if (settles >= HALF) return t('walk.worth.most', { time });
+  const oneIn = Math.round(1 / settles);
+  return settles > 0 && oneIn <= RARE
+    ? t('walk.worth.oneIn', { time, count: oneIn })
+    : t('walk.worth.narrows', { time });
+}
+const HALF = 0.5;
+/** A check that settles it less often than one time in so many is said to narrow it only. */
+const RARE = 10;
+
+function StartCheck({ best, onCheck }: { best: NextCheck; onCheck: (check: NextCheck) => void }) {
+  const { t } = useTranslation();
+  return (
+    <Pressable
+      role="button"
+      testID="start-check"
+      onPress={() => onCheck(best)}
+      className="min-h-[48px] justify-center rounded-xl bg-[#1F5B4E] px-4"
+    >
+      <Words weight="bold" className="text-white">
+        {t('walk.start')}
+      </Words>
+    </Pressable>
+  );
+}
+
+function Decide({ href }: { href: Href }) {
+  const { t } = useTranslation();
+  return (
+    <Door
+      testID="decide"
+      href={href}
+      className="min-h-[48px] justify-center rounded-xl border-2 border-[#CFC0A2] px-4"
+    >
+      <Words weight="bold" tone="on-sheet">
+        {t('walk.decide')}
+      </Words>
+    </Door>
+  );
+}
+
 /** The dark sheet with the leading causes and the check that would tell most. */
 export function VerdictStrip({
   diagnosis,
@@ -55,6 +98,37 @@ export function VerdictStrip({
     .filter(({ cause }) => cause !== UNKNOWN_CAUSE)
     .slice(0, docked ? LEADERS : LEADERS + 2);
   const best = diagnosis.bestCheck;
+  // On a phone the causes take a line until they are asked for, so that the signs have the room.
+  const [open, setOpen] = useState(false);
+  const lead = leaders[0];
+  if (docked && !open) {
+    return (
+      <View
+        role="region"
+        aria-label={t('walk.leading')}
+        className="min-h-[56px] flex-row items-center gap-2 bg-sheet px-3 py-1"
+      >
+        <Pressable
+          role="button"
+          aria-expanded={false}
+          onPress={() => setOpen(true)}
+          testID="unfold"
+          className="min-h-[48px] min-w-0 flex-1 justify-center"
+        >
+          <Words tone="on-sheet" weight="bold" numberOfLines={1}>
+            {lead && diagnosis.answered > 0
+              ? t('walk.leadLine', { cause: t(`cause.${lead.cause}`), share: percent(lead.p) })
+              : t('walk.nothingYet')}
+          </Words>
+          <Words size="note" tone="on-sheet-quiet" numberOfLines={1} testID="best-check">
+            {best ? t('walk.bestCheck', { what: checkName(t, best) }) : t('walk.noCheck')}
+          </Words>
+        </Pressable>
+        {best ? <StartCheck best={best} onCheck={onCheck} /> : null}
+        <Decide href={decideHref} />
+      </View>
+    );
+  }
   return (
     <View
       role="region"
@@ -71,15 +145,19 @@ export function VerdictStrip({
           </Words>
         </View>
         {docked ? (
-          <Door
-            testID="decide"
-            href={decideHref}
-            className="min-h-[48px] justify-center rounded-xl border-2 border-[#CFC0A2] px-4"
-          >
-            <Words weight="bold" tone="on-sheet">
-              {t('walk.decide')}
-            </Words>
-          </Door>
+          <>
+            <Pressable
+              role="button"
+              aria-expanded
+              onPress={() => setOpen(false)}
+              className="min-h-[48px] justify-center px-3"
+            >
+              <Words weight="bold" tone="on-sheet">
+                {t('walk.fold')}
+              </Words>
+            </Pressable>
+            <Decide href={decideHref} />
+          </>
         ) : null}
       </View>
       <View>
@@ -109,32 +187,13 @@ export function VerdictStrip({
           </Words>
           <Words size="note" tone="black">
             {best
-              ? best.settles >= SETTLES
-                ? t('walk.bestWorth', {
-                    time: timeWords(t, best.seconds),
-                    settles: number(best.settles * 10),
-                  })
-                : t('walk.bestWorthLittle', {
-                    time: timeWords(t, best.seconds),
-                    bits: number(best.gainBits, 2),
-                  })
+              ? worthWords(t, best)
               : diagnosis.homework
                 ? t('walk.homework', { what: checkName(t, diagnosis.homework) })
                 : t('walk.noCheckLead')}
           </Words>
         </View>
-        {best ? (
-          <Pressable
-            role="button"
-            testID="start-check"
-            onPress={() => onCheck(best)}
-            className="min-h-[48px] justify-center rounded-xl bg-[#1F5B4E] px-4"
-          >
-            <Words weight="bold" className="text-white">
-              {t('walk.start')}
-            </Words>
-          </Pressable>
-        ) : null}
+        {best ? <StartCheck best={best} onCheck={onCheck} /> : null}
       </View>
       {docked ? null : (
         <LinkButton label={t('walk.decide')} href={decideHref} testID="decide" wide />

@@ -24,9 +24,8 @@ export function readWeeds(drafts: readonly WeedDraft[]): WeedsRead {
     totalPct,
     findings: bad.some(Boolean)
       ? null
-      : drafts.map(({ weed, growing }, index) => ({
-          weed,
-          growing,
+      : drafts.map(({ cover: _cover, ...draft }, index) => ({
+          ...draft,
           cover: (values[index] as number) / 100,
         })),
   };

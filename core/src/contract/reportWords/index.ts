@@ -1,3 +1,4 @@
+import { cornerLetter } from '../../lawn';
 import en from './en.json';
 import es from './es.json';
 
@@ -6,6 +7,5 @@ export const reportWords = { en, es };
 
 /** Name of the edge that leaves a corner, as the plan letters the corners: `A–B`. */
 export function sideName(edge: number, corners: number): string {
-  const letter = (index: number) => String.fromCharCode(65 + (index % 26));
-  return `${letter(edge)}–${letter((edge + 1) % corners)}`;
+  return `${cornerLetter(edge)}–${cornerLetter((edge + 1) % corners)}`;
 }

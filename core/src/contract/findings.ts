@@ -1,0 +1,124 @@
+import { areaInterval } from '../lawn';
+import type { DamageFinding, UnnamedWeed, WeedFinding, ZoneFinding } from '../program';
+import type { Lawn, WeedPatch } from './lawn';
+import type { Look, VisitBody } from './visit';
+
+type Looked = VisitBody & { id: string };
+type Drawn = Pick<Lawn, 'zones' | 'weedPatches'>;
+
+const order = ({ date, id }: { date: string; id: string }) => `${date} ${id}`;
+
+/** What was decided about the place of a look, or `null` when the look was for something else. */
+function damageOf({ patchId, decision }: Look): DamageFinding | null {
+  if (!decision) return null;
+  const cause = decision.kind === 'cannot-tell' ? null : decision.cause;
+  const { lookAgainOn } = decision;
+  return {
+    patchId,
+    cause,
+    ...(lookAgainOn ? { lookAgainOn } : {}),
+    ...(decision.kind === 'cause' && (decision.option === 'treat' || decision.option === 'prevent')
+      ? { protect: decision.option }
+      : {}),
+  };
+}
+
+/** Weeds of a zone as a look leaves them: the listed ones, and the earlier ones as known but not growing. */
+function weedsAfter(before: readonly WeedFinding[], { weeds }: Look): WeedFinding[] {
+  const listed = new Set(weeds.map(({ weed }) => weed));
+  return [
+    ...weeds,
+    ...before
+      .filter(({ weed }) => !listed.has(weed))
+      .map((finding) => ({ ...finding, growing: weeds.length > 0 ? false : finding.growing })),
+  ];
+}
+
+/** Share of a zone's ground under a patch: an ellipse of its length and width, of which `cover` is weed. */
+const shareOf = ({ lengthFt, widthFt, cover }: WeedPatch, groundFt2: number): number =>
+  ((Math.PI / 4) * lengthFt * widthFt * cover) / groundFt2;
+
+const LATER = ['seedling', 'untillered', '2-4-tiller', 'mature-seeded', 'flowering'] as const;
+/** The farther of two stages: what is sprayed is the hardest of a stand. */
+const farther = (a: WeedPatch['stage'], b: WeedPatch['stage']): WeedPatch['stage'] =>
+  LATER.indexOf(a) >= LATER.indexOf(b) ? a : b;
+
+/** Weeds of a zone as they are drawn on the plan: named ones added up, and those that have only a kind. */
+export function drawnWeeds(
+  { zones, weedPatches }: Drawn,
+  zoneId: string,
+): { weeds: WeedFinding[]; unnamed: UnnamedWeed[] } {
+  const zone = zones.find(({ id }) => id === zoneId);
+  const ground = zone ? areaInterval(zone).areaFt2 : 0;
+  const weeds = new Map<string, WeedFinding>();
+  const unnamed = new Map<UnnamedWeed['category'], UnnamedWeed>();
+  if (ground <= 0) return { weeds: [], unnamed: [] };
+  for (const patch of weedPatches.filter((entry) => entry.zoneId === zoneId)) {
+    const { plant, stage } = patch;
+    const share = shareOf(patch, ground);
+    if (plant.kind === 'category') {
+      const before = unnamed.get(plant.category);
+      unnamed.set(plant.category, {
+        category: plant.category,
+        cover: Math.min(1, (before?.cover ?? 0) + share),
+        stage: before?.stage ? farther(before.stage, stage) : stage,
+      });
+      continue;
+    }
+    const before = weeds.get(plant.weed);
+    // Sure of one patch of a plant, one is sure of the plant.
+    const sure =
+      plant.confidence === null || (before && before.confidence === undefined)
+        ? undefined
+        : Math.max(plant.confidence, before?.confidence ?? 0);
+    weeds.set(plant.weed, {
+      weed: plant.weed,
+      cover: Math.min(1, (before?.cover ?? 0) + share),
+      stage: before?.stage ? farther(before.stage, stage) : stage,
+      growing: true,
+      ...(sure === undefined ? {} : { confidence: sure }),
+    });
+  }
+  return { weeds: [...weeds.values()], unnamed: [...unnamed.values()] };
+}
+
+/**
+ * What the season is planned on, zone by zone: each damaged place as it was last decided about, the weeds
+ * of the looks, and the weeds that are drawn on the plan, whatever else was looked at.
+ * @param visits in any order; of one day, the id tells which came first (ids are ordered by time)
+ */
+export function findingsOf(visits: readonly Looked[], lawn: Drawn): ZoneFinding[] {
+  const zones = new Map<
+    string,
+    { weeds: WeedFinding[]; damages: Map<string, DamageFinding>; pointCount?: Look['pointCount'] }
+  >();
+  const open = (zoneId: string) => {
+    const known = zones.get(zoneId) ?? { weeds: [], damages: new Map<string, DamageFinding>() };
+    zones.set(zoneId, known);
+    return known;
+  };
+  for (const visit of [...visits].sort((a, b) => (order(a) < order(b) ? -1 : 1))) {
+    for (const look of visit.looks) {
+      const zone = open(look.zoneId);
+      zone.weeds = weedsAfter(zone.weeds, look);
+      if (look.pointCount) zone.pointCount = look.pointCount;
+      const damage = damageOf(look);
+      if (damage) zone.damages.set(damage.patchId ?? 'zone', damage);
+    }
+  }
+  for (const { zoneId } of lawn.weedPatches) open(zoneId);
+  return [...zones].map(([zoneId, { weeds, damages, pointCount }]) => {
+    const drawn = drawnWeeds(lawn, zoneId);
+    return {
+      zoneId,
+      // A drawn patch has a size and a stage of its own; a weed that was only tapped keeps what was tapped.
+      weeds: [
+        ...weeds.filter(({ weed }) => !drawn.weeds.some((entry) => entry.weed === weed)),
+        ...drawn.weeds,
+      ],
+      unnamed: drawn.unnamed,
+      damages: [...damages.values()],
+      ...(pointCount ? { pointCount } : {}),
+    };
+  });
+}
