@@ -83,7 +83,7 @@ describe('fingers on the plan', { concurrency: 1 }, () => {
     );
     const after = await spread();
     assert.ok(after > before * 1.6 && after < before * 2.4, `${after} after ${before}`);
-    await page.getByRole('button', { name: 'All of it' }).click();
+    await page.getByRole('button', { name: 'Show all' }).click();
     assert.ok(Math.abs((await spread()) - before) < 1);
   });
 

@@ -36,7 +36,7 @@ async function walk(page: Page): Promise<void> {
     .waitFor();
   await page.getByText(/^All signs/).click();
   await page.getByTestId('sign-s-edge-yellow').click();
-  await page.getByRole('tab', { name: /Kerb/ }).click();
+  await page.getByRole('tab', { name: /Curb/ }).click();
 }
 
 await startServer({ reset: true });

@@ -95,6 +95,7 @@ for (const [size, viewport] of [
       await id('zone-Zone 1').click();
       await page.getByLabel('Add a grass').selectOption('centipede');
       await id('cover-centipede').fill('101');
+      await page.keyboard.press('Tab');
       await page.getByText('0 to 100').waitFor();
       await id('cover-centipede').fill('80');
       await id('sun-hours').fill('3');
@@ -127,11 +128,15 @@ for (const [size, viewport] of [
 
     it('reads the soil, bags a sample and takes a photo', async () => {
       await id('to-readings').click();
-      await id('soil-spots').fill('54.1 55.0 53.6 54.4 66');
-      await page.getByText('Left out as a microclimate').waitFor();
+      const spots = ['54.1', '55.0', '53.6', '54.4', '66'];
+      for (const [index, value] of spots.entries()) {
+        await page.getByLabel(`Spot ${index + 1}, °F`).fill(value);
+      }
+      await page.getByText('66 °F? The others read 54.1, 55, 53.6, 54.4.').waitFor();
       await id('keep-reading').click();
       await page.getByText(/54.1 · 55/).waitFor();
-      await id('ph-spots').fill('6.4 5.2');
+      await page.getByLabel('Best turf', { exact: true }).fill('6.4');
+      await page.getByLabel('Spot 2', { exact: true }).fill('5.2');
       await page.getByText('a real difference').waitFor();
       await id('bag-id').fill(`V-${size}`);
       await id('bag-it').click();

@@ -79,6 +79,7 @@ const SIZE = {
   leastWeed: 8,
   badgeOff: 13,
   labelClear: 34,
+  labelEdge: 18,
   scaleLeast: 50,
   margin: 14,
 } as const;
@@ -130,7 +131,7 @@ export function labelPlace(outline: readonly Point[]): Point {
 
 /** Features and zones: the ground that everything else lies on. */
 export function groundShapes(
-  { zones, features, patches }: Pick<PlanContent, 'zones' | 'features' | 'patches'>,
+  { zones, features, patches, pins }: Pick<PlanContent, 'zones' | 'features' | 'patches' | 'pins'>,
   { at, scale }: PlanView,
   words: PlanWords,
   { zoneId = null, asked = [] }: PlanChoice = {},
@@ -167,7 +168,12 @@ export function groundShapes(
         points: [from, corners[(edge + 1) % corners.length] as Point],
       });
     });
-    shapes.push(...zoneLabel(zone, lit, at, scale, words, patches));
+    shapes.push(
+      ...zoneLabel(zone, lit, at, scale, words, [
+        ...patches.map(({ centre }) => centre),
+        ...pins.map((pin) => pin.at),
+      ]),
+    );
     const named = corners.filter(
       (_, index) => isAsked(index) || isAsked((index + corners.length - 1) % corners.length),
     );
@@ -193,27 +199,28 @@ function zoneLabel(
   at: PlanView['at'],
   scale: number,
   words: PlanWords,
-  patches: PlanContent['patches'],
+  marks: readonly Point[],
 ): PlanShape[] {
   const role = lit ? 'on-turf' : 'on-turf-beside';
   const roomy = Math.sqrt(polygonArea(zone.outline)) * scale > SIZE.roomyZone;
   if (!roomy && widthOf(zone.outline) * scale < zone.name.length * SIZE.letter) return [];
-  let { x, y } = at(labelPlace(zone.outline));
-  // A number of a damaged place never stands on the name: the name gives way, to the side with more room.
-  const top = Math.min(...zone.outline.map((corner) => at(corner).y));
-  const bottom = Math.max(...zone.outline.map((corner) => at(corner).y));
-  const near = patches
-    .filter(({ zoneId }) => zoneId === zone.id)
-    .map(({ centre }) => at(centre))
-    .find(
-      (mark) => Math.abs(mark.x - x) < SIZE.roomyZone && Math.abs(mark.y - y) < SIZE.labelClear,
+  const middle = at(labelPlace(zone.outline));
+  // A pin or the number of a damaged place never stands on the name: the name gives way, where it has room.
+  const top = Math.min(...zone.outline.map((corner) => at(corner).y)) + SIZE.labelEdge;
+  const bottom = Math.max(...zone.outline.map((corner) => at(corner).y)) - SIZE.labelEdge;
+  const clear = (y: number) =>
+    Math.min(
+      ...marks
+        .map(at)
+        .filter((mark) => Math.abs(mark.x - middle.x) < SIZE.roomyZone)
+        .map((mark) => Math.abs(mark.y - y)),
+      SIZE.labelClear,
     );
-  if (near) {
-    y =
-      near.y - top > bottom - near.y
-        ? Math.max(top + 18, near.y - SIZE.labelClear)
-        : Math.min(bottom - 18, near.y + SIZE.labelClear);
-  }
+  const places = [0, -SIZE.labelClear, SIZE.labelClear, -2 * SIZE.labelClear, 2 * SIZE.labelClear]
+    .map((off) => middle.y + off)
+    .filter((y) => y === middle.y || (y > top && y < bottom));
+  const { x } = middle;
+  const y = places.reduce((best, place) => (clear(place) > clear(best) ? place : best));
   return [
     { kind: 'text', role, at: { x, y: roomy ? y - 2 : y + 4 }, text: zone.name, bold: true },
     ...(roomy

@@ -90,6 +90,7 @@ function PlanSurface({
   const [moving, setMoving] = useState<Moving | null>(null);
   const surface = useRef<View>(null);
   const held = useRef<Held>('plan');
+  const tapped = useRef<Point | null>(null);
   const frame = useRef(0);
   useEffect(() => () => cancelAnimationFrame(frame.current), []);
   const at = view.toScreen;
@@ -149,11 +150,10 @@ function PlanSurface({
       if (touches > 1 || canceled) return drop();
       const p = placeOf(xy);
       if (tap) {
-        const hit = nearestEdge(corners.map(at), p, EDGE_REACH_PX);
-        if (hit !== null) onEdge(hit);
-        else onTap(view.toPlan(p));
+        tapped.current = p;
         return;
       }
+      tapped.current = null;
       if (first) held.current = hold(placeOf(initial));
       const holding = held.current;
       if (holding === 'plan') return view.pan(delta[0], delta[1]);
@@ -176,6 +176,16 @@ function PlanSurface({
     view.pinch(began.seen, began.p, p, factor);
     return began;
   }, target);
+  // A tap counts with its click, the last that a browser says of it: what a tap opens would else lie under
+  // the finger when the click comes, and take it.
+  const click = () => {
+    const p = tapped.current;
+    tapped.current = null;
+    if (!p) return;
+    const hit = nearestEdge(corners.map(at), p, EDGE_REACH_PX);
+    if (hit !== null) onEdge(hit);
+    else onTap(view.toPlan(p));
+  };
   const from = useMemo(() => view.toPlan({ x: 0, y: 0 }), [view]);
   const to = useMemo(() => view.toPlan({ x: width, y: height }), [view, width, height]);
   const sheet = useMemo(
@@ -188,6 +198,7 @@ function PlanSurface({
       role="img"
       aria-label={t('plan.canvas')}
       testID="plan-canvas"
+      {...({ onClick: click } as object)}
       style={[{ height }, { touchAction: 'none' } as object]}
       className="w-full overflow-hidden rounded-2xl border-2 border-line bg-panel"
     >
@@ -196,6 +207,7 @@ function PlanSurface({
           <GroundSheet
             view={sheet}
             northDeg={plan.northDeg}
+            pins={plan.pins}
             from={from}
             to={to}
             features={plan.features}
@@ -210,6 +222,7 @@ function PlanSurface({
               edge={edge}
               corner={moving && 'corner' in moving ? moving.corner : null}
               handles={drag.includes('corner')}
+              pins={plan.pins}
             />
           ) : null}
           <MarkSheet

@@ -48,6 +48,7 @@ export const GroundSheet = memo(function GroundSheet({
   zones,
   zoneId,
   northDeg,
+  pins,
 }: LayerProps & {
   /** The plan's feet at the sheet's first and last corner. */
   from: Point;
@@ -56,6 +57,7 @@ export const GroundSheet = memo(function GroundSheet({
   zones: readonly Zone[];
   zoneId: string | null;
   northDeg: number | null;
+  pins: Plan['pins'];
 }) {
   const words = usePlanWords();
   const others = zones.filter(({ id }) => id !== zoneId);
@@ -65,7 +67,7 @@ export const GroundSheet = memo(function GroundSheet({
       <Path d={gridPath(from, to, view.at)} stroke="var(--line)" fill="none" />
       <PlanShapes
         shapes={[
-          ...groundShapes({ zones: others, features, patches: NONE }, view, words, {
+          ...groundShapes({ zones: others, features, patches: NONE, pins }, view, words, {
             zoneId: zoneId ?? '',
           }),
           ...sheetShapes({ northDeg }, view, words),
@@ -83,6 +85,7 @@ export const ZoneSheet = memo(function ZoneSheet({
   edge,
   corner,
   handles,
+  pins,
 }: LayerProps & {
   zone: Zone;
   /** The outline as it is drawn now, a corner of it perhaps under the finger. */
@@ -91,6 +94,7 @@ export const ZoneSheet = memo(function ZoneSheet({
   /** The corner under the finger. */
   corner: number | null;
   handles: boolean;
+  pins: Plan['pins'];
 }) {
   const lengths = edgeLengths(outline);
   const { length: lengthWords } = usePlanUnits();
@@ -102,7 +106,7 @@ export const ZoneSheet = memo(function ZoneSheet({
       <MownStripes />
       <PlanShapes
         shapes={groundShapes(
-          { zones: [{ ...zone, outline: [...outline] }], features: NONE, patches: NONE },
+          { zones: [{ ...zone, outline: [...outline] }], features: NONE, patches: NONE, pins },
           view,
           words,
         )}

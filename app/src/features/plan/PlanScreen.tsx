@@ -44,6 +44,8 @@ const DRAGGED: Readonly<Record<Tool, PlanCanvasProps['drag']>> = {
   file: [],
 };
 
+const isLineKind = (mark: string) => (LINE_KINDS as readonly string[]).includes(mark);
+
 /** The lawn measured and drawn: zones, what stands on them, weeds. */
 export function PlanScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
@@ -87,7 +89,9 @@ function Editor({
   const putLawn = usePutLawn(lawn.id);
   // On a visit the plan is one spoke of it.
   const visiting = useWalkStore((state) => state.visits[lawn.id]?.day === today);
-  const [tool, setTool] = useState<Tool>('shape');
+  const [tool, setTool] = useState<Tool>(() =>
+    line.length > 0 ? 'site' : keptFrom(newWeedPatchKey(`plan:${lawn.id}`)) ? 'weeds' : 'shape',
+  );
   const [zoneId, setZoneId] = useState<string | null>(plan.zones[0]?.id ?? null);
   const [edge, setEdge] = useState<number | null>(null);
   const [adding, setAdding] = useState<'zone' | 'cutout' | null>(sketch ? 'zone' : null);
@@ -102,7 +106,7 @@ function Editor({
   const overlaps = zoneOverlaps(plan.zones);
   const crossed = plan.zones.filter(({ outline }) => crossesItself(outline));
   const nameOf = (id: string) => plan.zones.find((entry) => entry.id === id)?.name ?? '';
-  const isLine = (LINE_KINDS as readonly string[]).includes(mark);
+  const isLine = isLineKind(mark);
 
   const addShape = (
     outline: Point[],
@@ -180,16 +184,15 @@ function Editor({
       }
     }
   };
-  /** A line of two points or more goes onto the plan; a single point is no line and is let go. */
+  /** A line of two points or more goes onto the plan; a single point waits for its end. */
   const keepLine = () => {
-    if (line.length > 1) {
-      change({
-        lines: [
-          ...plan.lines,
-          { id: uuid(), kind: mark as PlanLine['kind'], points: line, note: '', seenOn: today },
-        ],
-      });
-    }
+    if (line.length < 2) return;
+    change({
+      lines: [
+        ...plan.lines,
+        { id: uuid(), kind: mark as PlanLine['kind'], points: line, note: '', seenOn: today },
+      ],
+    });
     setLine([]);
   };
   const save = () => {
@@ -326,6 +329,7 @@ function Editor({
             line={line}
             onMark={(kind) => {
               keepLine();
+              if (!isLineKind(kind)) setLine([]);
               setMark(kind);
             }}
             onKeepLine={keepLine}

@@ -36,7 +36,7 @@ it('gives the outline of a rectangle in feet', async () => {
 
 it('takes metres', async () => {
   const shapes = show();
-  press('Metres');
+  press('Meters');
   fill(/^Length/, '10');
   fill(/^Width/, '2.5');
   press('Use this shape');

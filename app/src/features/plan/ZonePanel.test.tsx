@@ -90,7 +90,7 @@ it('keeps a zone in which damage lies', () => {
 
 it('shows and takes metres when the technician measures in them', () => {
   show();
-  press('Metres');
+  press('Meters');
   // 1000 ft² are 92.9 m²; 60 ft are 18.288 m (international foot, exact).
   expect(area()).toMatch(/^92\.9 m² ± [\d.]+/);
   press(/^Side ?A–B/);

@@ -182,8 +182,8 @@ function Hub({
                     ),
                   }),
               t('visit.marks', {
-                pins: lawn.pins.length + lawn.lines.length,
-                weeds: lawn.weedPatches.length,
+                count: lawn.pins.length + lawn.lines.length,
+                weeds: t('visit.weedPatches', { count: lawn.weedPatches.length }),
               }),
             ]}
             href={to('plan')}
@@ -241,8 +241,10 @@ function Hub({
             title={t('visit.readings')}
             lines={[
               t('visit.readingsToday', {
-                readings: todays(readings),
-                samples: samples.filter(({ report }) => !report).length,
+                count: todays(readings),
+                samples: t('visit.samplesOut', {
+                  count: samples.filter(({ report }) => !report).length,
+                }),
               }),
             ]}
             href={to('readings')}
