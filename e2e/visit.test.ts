@@ -151,7 +151,6 @@ for (const [size, viewport] of [
     it('asks what only the customer knows, ends the visit and shares the report', async () => {
       await page.goto(`${ADDRESS}${lawnPath}/visit`);
       await button('Sprinklers').click();
-      await id('ask').click();
       await page.getByText('Are there sprinklers in “Zone 1”?').waitFor();
       await button('Where it ends').click();
       await id('ask').click();

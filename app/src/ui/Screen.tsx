@@ -52,7 +52,7 @@ export function Screen({
       className="min-w-0 flex-1 bg-ground"
     >
       <Selvedge dye={dye} />
-      <View className="flex-row items-center gap-3 px-4 pb-3 pt-3">
+      <View className="flex-row flex-wrap items-center gap-x-3 px-4 pb-3 pt-3">
         {back ? (
           <Door
             href={back}
@@ -64,7 +64,8 @@ export function Screen({
             <Words className="sr-only">{t('common.back')}</Words>
           </Door>
         ) : null}
-        <View className="min-w-0 flex-1">
+        {/* Letters at twice the size push what stands beside the title under it, not the title away. */}
+        <View className="min-w-0 grow basis-[8rem]">
           <Title
             ref={heading}
             level={side ? 2 : 1}

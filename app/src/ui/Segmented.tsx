@@ -33,7 +33,7 @@ export function Segmented<Value extends string>({
       className={`flex flex-col gap-4 ${fill ? 'min-h-0 flex-1' : ''}`}
     >
       <List
-        className={`flex flex-row border-b-2 border-line ${sticky ? 'sticky top-0 z-10 bg-ground' : ''}`}
+        className={`flex flex-row flex-wrap border-b-2 border-line ${sticky ? 'sticky top-0 z-10 bg-ground' : ''}`}
       >
         {options.map((option) => {
           const chosen = option.value === value;
@@ -41,7 +41,7 @@ export function Segmented<Value extends string>({
             <Trigger
               key={option.value}
               value={option.value}
-              className={`-mb-[2px] flex min-h-[52px] flex-1 flex-col items-center justify-center border-b-4 px-1 ${chosen ? 'border-main' : 'border-transparent'}`}
+              className={`-mb-[2px] flex min-h-[52px] min-w-fit flex-1 flex-col items-center justify-center border-b-4 px-1 ${chosen ? 'border-main' : 'border-transparent'}`}
             >
               <Words weight={chosen ? 'bold' : 'semi'} tone={chosen ? 'ink' : 'quiet'}>
                 {option.label}

@@ -45,7 +45,7 @@ const zone = zoneSchema.parse({
   site: {},
 });
 const found = (visits: Parameters<typeof findingsOf>[0]) =>
-  findingsOf(visits, { zones: [zone], weedPatches: [] });
+  findingsOf(visits, { zones: [zone], weedPatches: [], patches: [] });
 
 const dandelion = { weed: 'dandelion', cover: 0.1, growing: true };
 const clover = { weed: 'white-clover', cover: 0.05, growing: true };
@@ -165,6 +165,7 @@ describe('weeds drawn on the plan', () => {
   });
   const lawn = {
     zones: [zone],
+    patches: [],
     weedPatches: [
       patch(1, named(0.6)),
       patch(2, named(0.7), { lengthFt: 4, stage: 'flowering' }),

@@ -4,17 +4,19 @@ import type { Lawn, WeedPatch } from './lawn';
 import type { Look, VisitBody } from './visit';
 
 type Looked = VisitBody & { id: string };
-type Drawn = Pick<Lawn, 'zones' | 'weedPatches'>;
+type Drawn = Pick<Lawn, 'zones' | 'weedPatches' | 'patches'>;
 
 const order = ({ date, id }: { date: string; id: string }) => `${date} ${id}`;
 
 /** What was decided about the place of a look, or `null` when the look was for something else. */
-function damageOf({ patchId, decision }: Look): DamageFinding | null {
+function damageOf({ patchId, decision }: Look, patches: Drawn['patches']): DamageFinding | null {
   if (!decision) return null;
   const cause = decision.kind === 'cannot-tell' ? null : decision.cause;
   const { lookAgainOn } = decision;
+  const number = patches.find(({ id }) => id === patchId)?.number;
   return {
     patchId,
+    ...(number === undefined ? {} : { number }),
     cause,
     ...(lookAgainOn ? { lookAgainOn } : {}),
     ...(decision.kind === 'cause' && (decision.option === 'treat' || decision.option === 'prevent')
@@ -45,7 +47,7 @@ const farther = (a: WeedPatch['stage'], b: WeedPatch['stage']): WeedPatch['stage
 
 /** Weeds of a zone as they are drawn on the plan: named ones added up, and those that have only a kind. */
 export function drawnWeeds(
-  { zones, weedPatches }: Drawn,
+  { zones, weedPatches }: Pick<Drawn, 'zones' | 'weedPatches'>,
   zoneId: string,
 ): { weeds: WeedFinding[]; unnamed: UnnamedWeed[] } {
   const zone = zones.find(({ id }) => id === zoneId);
@@ -102,7 +104,7 @@ export function findingsOf(visits: readonly Looked[], lawn: Drawn): ZoneFinding[
       const zone = open(look.zoneId);
       zone.weeds = weedsAfter(zone.weeds, look);
       if (look.pointCount) zone.pointCount = look.pointCount;
-      const damage = damageOf(look);
+      const damage = damageOf(look, lawn.patches);
       if (damage) zone.damages.set(damage.patchId ?? 'zone', damage);
     }
   }

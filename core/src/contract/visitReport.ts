@@ -17,6 +17,9 @@ export const reportBodySchema = z.object({
     .array(z.object({ id: z.uuid(), grade: gradeSchema, words: z.string().trim().min(1).max(400) }))
     .max(40),
   assumptions: z.array(z.string().trim().min(1).max(300)).max(20),
+  /** What the technician noted and promised, in their own words. */
+  note: z.string().max(2000).default(''),
+  promised: z.string().max(500).default(''),
   /** Questions of the lawn that are put to the customer. */
   questionIds: z.array(z.uuid()).max(20),
   photoIds: z.array(z.uuid()).max(24),
@@ -52,6 +55,8 @@ export const sharedReportSchema = z.object({
   }),
   findings: reportBodySchema.shape.findings,
   assumptions: reportBodySchema.shape.assumptions,
+  note: reportBodySchema.shape.note,
+  promised: reportBodySchema.shape.promised,
   questions: lawnSchema.shape.questions,
   photos: z.array(photoSchema.pick({ id: true, note: true, date: true, standIn: true, at: true })),
 });

@@ -220,17 +220,12 @@ export function decideOptions(input: DecideInput): DecideAdvice {
   const unsure = severity === 'lethal' && !input.named && input.p < rules.laboratoryBelow;
   const lab = option(
     'lab',
-    needsLaboratory ||
-      unsure ||
-      input.known['h-roots-black'] === true,
+    needsLaboratory || unsure || input.known['h-roots-black'] === true,
     [
       needsLaboratory && 'figures-first',
       unsure && 'deadly-and-unsure',
       input.known['h-roots-black'] === true && 'roots-rot',
-      !needsLaboratory &&
-        !unsure &&
-        input.known['h-roots-black'] !== true &&
-        'known-enough',
+      !needsLaboratory && !unsure && input.known['h-roots-black'] !== true && 'known-enough',
     ],
     'low',
     null,

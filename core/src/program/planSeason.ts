@@ -3,6 +3,7 @@ import type { Application } from '../rates';
 import { addDays, daysBetween, localDate } from '../units';
 import { planZone } from './planZone';
 import type { SeasonInput } from './seasonInput';
+import type { Reason } from './reason';
 import type { LookStep, Season, Step } from './step';
 
 /** Days either side of its window in which a record counts as having done a step. */
@@ -45,7 +46,7 @@ function lookAgain(input: SeasonInput): LookStep[] {
   const looks = input.findings.flatMap(({ zoneId, damages }) =>
     damages.map((damage) => ({ zoneId, ...damage })),
   );
-  return looks.flatMap(({ zoneId, patchId, lookAgainOn, cause }) => {
+  return looks.flatMap(({ zoneId, patchId, number, lookAgainOn, cause }) => {
     const zone = input.zones.find(({ id }) => id === zoneId);
     if (!lookAgainOn || !zone) return [];
     const window = {
@@ -63,8 +64,11 @@ function lookAgain(input: SeasonInput): LookStep[] {
         state: lookAgainOn <= input.today ? ('open' as const) : ('upcoming' as const),
         areaFt2: zoneArea(zone),
         gates: [],
-        because: [{ rule: 'look-again', inputs: { cause } }],
+        because: [
+          { rule: cause ? 'look-again' : 'look-again-unsure', inputs: { cause } } satisfies Reason,
+        ],
         patchId,
+        number: number ?? null,
       },
     ];
   });

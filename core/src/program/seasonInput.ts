@@ -34,6 +34,8 @@ export type UnnamedWeed = z.infer<typeof unnamedWeedSchema>;
 export const damageFindingSchema = z.object({
   /** `null`: the whole zone was looked at. */
   patchId: z.uuid().nullable().default(null),
+  /** Number of the place on the plan. */
+  number: z.number().int().positive().optional(),
   /** `null`: nobody could tell. */
   cause: z.string().nullable().default(null),
   /** What was decided against the cause: treat it now, or prevent it when it comes round. */

@@ -104,6 +104,8 @@ export interface LookStep extends StepBase {
   kind: 'look-again';
   /** The damaged place to look at; `null`: the zone. */
   patchId: string | null;
+  /** Its number on the plan. */
+  number: number | null;
 }
 
 export type Step = SprayStep | ProtectStep | FeedStep | SeedStep | LookStep;

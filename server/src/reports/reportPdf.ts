@@ -101,6 +101,14 @@ export function reportPdf(
       .text(`${t(`grade.${grade}`)}: `, { continued: true });
     document.font('text').fillColor(INK.walnut).text(text);
   }
+  for (const [title, text] of [
+    ['inOurWords', report.note],
+    ['promised', report.promised],
+  ] as const) {
+    if (text === '') continue;
+    heading(t(title));
+    document.fillColor(INK.walnut).text(text);
+  }
   if (report.assumptions.length > 0) {
     heading(t('assumptions'));
     document.fillColor(INK.quiet).text(t('assumptionsLead')).fillColor(INK.walnut);

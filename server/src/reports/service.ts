@@ -92,6 +92,8 @@ export class ReportService {
       lawn: { name, zones, features, patches, pins, lines, weedPatches, northDeg },
       findings: report.findings,
       assumptions: report.assumptions,
+      note: report.note ?? '',
+      promised: report.promised ?? '',
       questions: questions.filter(({ id }) => report.questionIds.includes(id)),
       photos: photos.map(({ id, body: { note, date, standIn, at } }) => ({
         id,

@@ -125,7 +125,7 @@ export function MixCardView({ card }: { card: MixCard }) {
     inches && cautions.waterInWithinDays
       ? t('mix.waterIn', {
           inches: inches[0] === inches[1] ? inches[0] : inches.join('–'),
-          days: cautions.waterInWithinDays,
+          count: cautions.waterInWithinDays,
         })
       : null,
     t('mix.people'),

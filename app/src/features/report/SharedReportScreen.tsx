@@ -1,13 +1,7 @@
-import {
-  answerChoices,
-  areaInterval,
-  lawnBodySchema,
-  sharedReportSchema,
-  type Lawn,
-  type SharedReport,
-} from '@alfombra/core';
+import { answerChoices, areaInterval, sharedReportSchema, type SharedReport } from '@alfombra/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo } from 'react';
+import { useWatch } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { Image, Linking, ScrollView, View } from 'react-native';
 import { z } from 'zod';
@@ -16,6 +10,7 @@ import { useFailureWords } from '@/api/useFailureWords';
 import { PlanPicture } from '@/features/plan/drawing/PlanPicture';
 import { i18next } from '@/i18n';
 import { localeFor } from '@/i18n/language';
+import { useDraftForm } from '@/state/useDraftForm';
 import {
   Button,
   Card,
@@ -63,6 +58,12 @@ export function SharedReportScreen({ token }: { token: string }) {
   return <Page token={token} report={report.data} refresh={() => void report.refetch()} />;
 }
 
+const answersFormSchema = z.object({
+  values: z.record(z.string(), z.string()),
+  notes: z.record(z.string(), z.string()),
+});
+type Answers = z.infer<typeof answersFormSchema>;
+
 function Page({
   token,
   report,
@@ -94,8 +95,16 @@ function Page({
       ),
     [report.questions],
   );
-  const [values, setValues] = useState<Record<string, string>>({});
-  const [notes, setNotes] = useState<Record<string, string>>({});
+  const { form, done, discard } = useDraftForm({
+    key: `answers:${token}`,
+    source: token,
+    make: (): Answers => ({ values: {}, notes: {} }),
+    schema: answersFormSchema,
+  });
+  const { values, notes } = useWatch({ control: form.control }) as Answers;
+  const setValue = (id: string, value: string) =>
+    form.setValue('values', { ...values, [id]: value });
+  const setNote = (id: string, note: string) => form.setValue('notes', { ...notes, [id]: note });
   const answers = Object.entries(values)
     .filter(([, value]) => value.trim() !== '')
     .map(([questionId, value]) => ({ questionId, value, note: notes[questionId] ?? '' }));
@@ -103,7 +112,8 @@ function Page({
     mutationFn: () =>
       request(answerSchema, 'POST', `/api/shared/${token}/answers`, { body: { answers } }),
     onSuccess: () => {
-      setValues({});
+      done();
+      discard();
       refresh();
     },
   });
@@ -189,6 +199,14 @@ function Page({
             </View>
           ))}
         </Card>
+        {(['note', 'promised'] as const)
+          .filter((part) => report[part] !== '')
+          .map((part) => (
+            <Card key={part}>
+              <Title>{t(part === 'note' ? 'report.inOurWords' : 'report.promised')}</Title>
+              <Words>{report[part]}</Words>
+            </Card>
+          ))}
         {report.assumptions.length > 0 ? (
           <Card>
             <Title>{t('report.assumptions')}</Title>
@@ -196,25 +214,6 @@ function Page({
             {report.assumptions.map((text) => (
               <Words key={text}>{`– ${text}`}</Words>
             ))}
-          </Card>
-        ) : null}
-        {send.data ? (
-          <Card tone="panel" testID="what-changed">
-            <Words weight="bold" tone="good" role="status">
-              {t('report.thanks')}
-            </Words>
-            {send.data.changes.length === 0 ? (
-              <Words>{t('report.changedNothing')}</Words>
-            ) : (
-              <>
-                <Words weight="semi">{t('report.changed')}</Words>
-                {send.data.changes.map(({ fact, zoneId, after }) => (
-                  <Words key={`${fact}${zoneId}`}>
-                    {t(`report.change.${fact}`, { zone: zoneName(zoneId), after: said(after) })}
-                  </Words>
-                ))}
-              </>
-            )}
           </Card>
         ) : null}
         {report.questions.length > 0 ? (
@@ -240,7 +239,7 @@ function Page({
                               key={choice}
                               label={t(`report.choice.${choice}`)}
                               chosen={values[question.id] === choice}
-                              onPress={() => setValues({ ...values, [question.id]: choice })}
+                              onPress={() => setValue(question.id, choice)}
                             />
                           ))}
                         </View>
@@ -248,7 +247,7 @@ function Page({
                         <Field
                           label={t('report.own')}
                           value={values[question.id] ?? ''}
-                          onChange={(value) => setValues({ ...values, [question.id]: value })}
+                          onChange={(value) => setValue(question.id, value)}
                           multiline
                         />
                       )}
@@ -256,7 +255,7 @@ function Page({
                         <Field
                           label={t('report.note')}
                           value={notes[question.id] ?? ''}
-                          onChange={(value) => setNotes({ ...notes, [question.id]: value })}
+                          onChange={(value) => setNote(question.id, value)}
                         />
                       ) : null}
                     </>
@@ -273,6 +272,25 @@ function Page({
                 testID="send-answers"
               />
             ) : null}
+          </Card>
+        ) : null}
+        {send.data ? (
+          <Card tone="panel" testID="what-changed">
+            <Words weight="bold" tone="good" role="status">
+              {t('report.thanks')}
+            </Words>
+            {send.data.changes.length === 0 ? (
+              <Words>{t('report.changedNothing')}</Words>
+            ) : (
+              <>
+                <Words weight="semi">{t('report.changed')}</Words>
+                {send.data.changes.map(({ fact, zoneId, after }) => (
+                  <Words key={`${fact}${zoneId}`}>
+                    {t(`report.change.${fact}`, { zone: zoneName(zoneId), after: said(after) })}
+                  </Words>
+                ))}
+              </>
+            )}
           </Card>
         ) : null}
         {report.photos.length > 0 ? (

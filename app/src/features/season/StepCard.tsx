@@ -40,7 +40,7 @@ export function gateWords(t: TFunction, gate: Gate): string {
     case 'water-in':
       return t('gate.water-in', {
         inches: gate.inches[0] === gate.inches[1] ? gate.inches[0] : gate.inches.join('–'),
-        days: gate.withinDays ?? 7,
+        count: gate.withinDays ?? 7,
       });
     case 'soil':
       return t('gate.soil', { min: gate.minF, max: gate.maxF });

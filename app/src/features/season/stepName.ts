@@ -15,6 +15,8 @@ export function stepName(t: TFunction, step: Step): string {
     case 'seed':
       return `${t('kind.seed')} ${t(`grass.${step.species}`).toLowerCase()}`;
     case 'look-again':
-      return t('kind.look-again');
+      return step.number === null
+        ? t('kind.look-again')
+        : t('season.lookAt', { number: step.number });
   }
 }

@@ -1,4 +1,4 @@
-import type { Lawn, QuestionSubject, Visit } from '@alfombra/core';
+import { answerChoices, type Lawn, type QuestionSubject, type Visit } from '@alfombra/core';
 import { useWatch } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
@@ -8,116 +8,88 @@ import { usePutLawn } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import { questionWords } from '@/features/report/questionWords';
 import { useDraftForm } from '@/state/useDraftForm';
-import { Button, Card, Chip, Failed, FormField, SelectField, Title, Words } from '@/ui';
-
-const SUBJECTS = ['edge', 'irrigation', 'dog', 'children', 'mows', 'waters', 'other'] as const;
+import { Button, Card, Chip, Failed, FormField, Title, Words } from '@/ui';
+import { subjectsOf, SUBJECTS, toggledQuestions } from './questions';
 
 const questionFormSchema = z.object({
-  kind: z.enum(SUBJECTS),
-  zoneId: z.string(),
-  text: z.string().max(300, 'property.tooLong'),
+  text: z.string().trim().min(1, 'visit.ask').max(300, 'property.tooLong'),
 });
 
-/** What only the customer can tell, collected on the way. */
+/** What only the customer can tell, collected on the way: a tap notes a question, another takes it back. */
 export function QuestionsCard({ lawn, today }: { lawn: Lawn; today: Visit['date'] }) {
   const { t } = useTranslation();
   const words = useFailureWords();
   const putLawn = usePutLawn(lawn.id);
-  const { form, done } = useDraftForm({
+  const { form, done, discard } = useDraftForm({
     key: `question:${lawn.id}`,
     source: lawn.id,
-    make: () => ({
-      kind: 'irrigation' as (typeof SUBJECTS)[number],
-      zoneId: lawn.zones[0]?.id ?? '',
-      text: '',
-    }),
+    make: () => ({ text: '' }),
     schema: questionFormSchema,
   });
-  const { control, setValue } = form;
-  const [kind, zoneId, text] = useWatch({ control, name: ['kind', 'zoneId', 'text'] });
-  const zone = lawn.zones.find(({ id }) => id === zoneId) ?? lawn.zones[0];
-  const ask = (subjects: readonly QuestionSubject[]) =>
-    putLawn.mutate(
-      {
-        ...lawn,
-        questions: [
-          ...lawn.questions,
-          ...subjects.map((subject) => ({ id: uuid(), subject, askedOn: today, answer: null })),
-        ],
-      },
-      {
-        onSuccess: () => {
-          done();
-          setValue('text', '');
-        },
-      },
+  const { control } = form;
+  const text = useWatch({ control, name: 'text' });
+  const put = (questions: Lawn['questions'], onSuccess?: () => void) =>
+    putLawn.mutate({ ...lawn, questions }, onSuccess ? { onSuccess } : {});
+  const open = lawn.questions.filter(({ answer }) => !answer);
+  const isAsked = (subjects: readonly QuestionSubject[]) =>
+    subjects.length > 0 &&
+    subjects.every((subject) =>
+      open.some((question) => JSON.stringify(question.subject) === JSON.stringify(subject)),
     );
-  const asked = (subject: QuestionSubject) =>
-    lawn.questions.some(
-      (question) =>
-        !question.answer && JSON.stringify(question.subject) === JSON.stringify(subject),
-    );
-  const subjects: QuestionSubject[] =
-    kind === 'edge'
-      ? (zone?.edges ?? []).flatMap((state, edge) =>
-          state === 'assumed' && zone ? [{ kind: 'edge' as const, zoneId: zone.id, edge }] : [],
-        )
-      : kind === 'irrigation'
-        ? zone
-          ? [{ kind, zoneId: zone.id }]
-          : []
-        : kind === 'other'
-          ? text.trim() === ''
-            ? []
-            : [{ kind, text: text.trim() }]
-          : [{ kind }];
-  const fresh = subjects.filter((subject) => !asked(subject));
+  const ask = form.handleSubmit((read) =>
+    put(toggledQuestions(lawn.questions, [{ kind: 'other', text: read.text }], today, uuid), () => {
+      done();
+      discard();
+    }),
+  );
   return (
     <Card>
       <Title>{t('visit.questions')}</Title>
+      <View className="flex-row flex-wrap gap-2" role="group" aria-label={t('visit.questions')}>
+        {SUBJECTS.map((kind) => {
+          const subjects = subjectsOf(kind, lawn);
+          return subjects.length === 0 ? null : (
+            <Chip
+              key={kind}
+              label={t(`visit.subject.${kind}`)}
+              chosen={isAsked(subjects)}
+              onPress={() => put(toggledQuestions(lawn.questions, subjects, today, uuid))}
+            />
+          );
+        })}
+      </View>
       {lawn.questions.length === 0 ? <Words tone="second">{t('visit.noQuestions')}</Words> : null}
       {lawn.questions.map((question) => (
         <View key={question.id} className="gap-1 border-b-2 border-line pb-2">
           <Words weight="semi">{questionWords(t, question.subject, lawn.zones)}</Words>
           <Words size="note" tone={question.answer ? 'good' : 'second'}>
             {question.answer
-              ? `${t(`report.choice.${question.answer.value}`, { defaultValue: question.answer.value })} ${question.answer.note}`
+              ? [
+                  answerChoices(question.subject).length > 0
+                    ? t(`report.choice.${question.answer.value}`)
+                    : question.answer.value,
+                  question.answer.note,
+                ]
+                  .filter(Boolean)
+                  .join(' · ')
               : t('visit.open')}
           </Words>
+          {question.subject.kind === 'other' && !question.answer ? (
+            <Button
+              kind="quiet"
+              label={t('plan.takeAway')}
+              onPress={() => put(toggledQuestions(lawn.questions, [question.subject], today, uuid))}
+            />
+          ) : null}
         </View>
       ))}
-      <View className="flex-row flex-wrap gap-2">
-        {SUBJECTS.map((subject) => (
-          <Chip
-            key={subject}
-            label={t(`visit.subject.${subject}`)}
-            chosen={kind === subject}
-            onPress={() => setValue('kind', subject)}
-          />
-        ))}
-      </View>
-      {(kind === 'edge' || kind === 'irrigation') && lawn.zones.length > 1 ? (
-        <SelectField
-          label={t('common.zone')}
-          value={zone?.id ?? ''}
-          options={lawn.zones.map(({ id, name }) => ({ value: id, label: name }))}
-          onChange={(id) => setValue('zoneId', id)}
-        />
-      ) : null}
-      {kind === 'other' ? (
-        <FormField control={control} name="text" label={t('visit.ask')} testID="question-text" />
-      ) : null}
-      {kind === 'edge' && subjects.length === 0 ? (
-        <Words size="note" tone="second">
-          {t('visit.noAssumed')}
-        </Words>
-      ) : null}
+      <FormField control={control} name="text" label={t('visit.ask')} testID="question-text" />
       {putLawn.error ? <Failed message={words(putLawn.error)} /> : null}
       <Button
         kind="plain"
-        label={t('visit.note', { count: Math.max(1, fresh.length) })}
-        disabled={fresh.length === 0}
-        onPress={() => ask(fresh)}
+        label={t('visit.note')}
+        disabled={text.trim() === ''}
+        onPress={() => void ask()}
         testID="ask"
       />
     </Card>

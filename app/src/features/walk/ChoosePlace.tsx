@@ -27,7 +27,7 @@ export function ChoosePlace({ question }: { question: SeasonQuestion }) {
   const going = useWalkStore((state) => state.visits[lawn.id]);
   const laid = useWalkStore((state) => state.laid[lawn.id]) ?? [];
   const zone = lawn.zones.find(({ id }) => id === zoneId) ?? largest(lawn);
-  const patches = lawn.patches.filter((patch) => patch.zoneId === zone.id);
+  const zoneOf = (id: string) => lawn.zones.find((entry) => entry.id === id)?.name ?? '';
   const looks = visits.find(({ id }) => id === going?.visitId)?.looks ?? [];
   const begin = (place: { zoneId: string; patchId: string | null }) =>
     start(lawn.id, place.zoneId, place.patchId, beginVisit(lawn.id, company.today));
@@ -44,12 +44,12 @@ export function ChoosePlace({ question }: { question: SeasonQuestion }) {
         seenOn: company.today,
       },
     );
-  const stateOf = (patchId: string | null) =>
-    looks.some((look) => look.zoneId === zone.id && look.patchId === patchId)
-      ? ('looked' as const)
-      : laid.some((walk) => walk.zoneId === zone.id && walk.patchId === patchId)
-        ? ('begun' as const)
-        : null;
+  const stateOf = (place: { zoneId: string; patchId: string | null }) => {
+    const here = (entry: { zoneId: string; patchId: string | null }) =>
+      entry.zoneId === place.zoneId && entry.patchId === place.patchId;
+    return looks.some(here) ? ('looked' as const) : laid.some(here) ? ('begun' as const) : null;
+  };
+  const whole = stateOf({ zoneId: zone.id, patchId: null });
   return (
     <Screen
       title={t('walk.chooseZone')}
@@ -89,14 +89,15 @@ export function ChoosePlace({ question }: { question: SeasonQuestion }) {
       </View>
       <Title>{t('walk.choosePatch')}</Title>
       <View className="gap-3">
-        {patches.map((patch) => {
-          const state = stateOf(patch.id);
+        {lawn.patches.map((patch) => {
+          const state = stateOf({ zoneId: patch.zoneId, patchId: patch.id });
           return (
             <View key={patch.id} className="gap-1">
               <ListRow
                 testID={`patch-${patch.number}`}
                 title={t('lawn.patch', { number: patch.number })}
                 lines={[
+                  zoneOf(patch.zoneId),
                   t('mark.size', {
                     length: number(patch.lengthFt, 1),
                     width: number(patch.widthFt, 1),
@@ -125,9 +126,7 @@ export function ChoosePlace({ question }: { question: SeasonQuestion }) {
           testID="whole-zone"
           title={t('mark.wholeZone', { zone: zone.name })}
           lines={[t('common.ft2', { value: number(zoneArea(zone)) })]}
-          aside={
-            stateOf(null) ? <Tag label={t(`mark.state.${stateOf(null)!}`)} tone="good" /> : null
-          }
+          aside={whole ? <Tag label={t(`mark.state.${whole}`)} tone="good" /> : null}
           onPress={() => begin({ zoneId: zone.id, patchId: null })}
         />
       </View>

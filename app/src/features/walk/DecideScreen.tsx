@@ -97,7 +97,7 @@ function Decide({
   useEffect(() => {
     if (walk.weeds !== null) return;
     // The drawn ones are on the plan, and stay there.
-    const known = findingsOf(question.visits, { zones: lawn.zones, weedPatches: [] }).find(
+    const known = findingsOf(question.visits, { ...lawn, weedPatches: [] }).find(
       ({ zoneId }) => zoneId === zone.id,
     );
     store.change(lawn.id, {

@@ -106,14 +106,14 @@ export function VerdictStrip({
       <View
         role="region"
         aria-label={t('walk.leading')}
-        className="min-h-[56px] flex-row items-center gap-2 bg-sheet px-3 py-1"
+        className="min-h-[56px] flex-row flex-wrap items-center gap-2 bg-sheet px-3 py-1"
       >
         <Pressable
           role="button"
           aria-expanded={false}
           onPress={() => setOpen(true)}
           testID="unfold"
-          className="min-h-[48px] min-w-0 flex-1 justify-center"
+          className="min-h-[48px] min-w-0 grow basis-[9rem] justify-center"
         >
           <Words tone="on-sheet" weight="bold" numberOfLines={1}>
             {lead && diagnosis.answered > 0
@@ -169,11 +169,11 @@ export function VerdictStrip({
             onPress={() => onArgue(cause, p)}
             className="min-h-[48px] flex-row items-center gap-3"
           >
-            <Words tone="on-sheet" className="w-[132px]" numberOfLines={1}>
+            <Words tone="on-sheet" className="w-[8.25rem]" numberOfLines={1}>
               {t(`cause.${cause}`)}
             </Words>
             <ProbabilityBar value={p} rank={rank} />
-            <Words tone="on-sheet" weight="bold" tabular className="w-[46px] text-right">
+            <Words tone="on-sheet" weight="bold" tabular className="w-[3.2rem] text-right">
               {t('common.percent', { value: percent(p) })}
             </Words>
           </Pressable>

@@ -2,7 +2,16 @@ import { wilsonInterval, type Zone } from '@alfombra/core';
 import { useWatch } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { Button, Card, numberText, percent, Title, Words } from '@/ui';
+import {
+  Button,
+  Card,
+  numberText,
+  percent,
+  Title,
+  typedNumber,
+  Words,
+  type NumberText,
+} from '@/ui';
 import { usePointCount } from './pointCountStore';
 import type { ZoneForm } from './ZoneForm';
 
@@ -29,19 +38,31 @@ export function PointCountCard({
   );
   // With one wanted grass the count is its cover; of several it cannot tell how they share it.
   const only = wanted.length === 1 ? wanted[0] : undefined;
+  const cover = only ? (stand[only.index]?.cover ?? '') : '';
+  const shareText = (hits: number, points: number) =>
+    points >= USABLE_COUNT ? numberText((100 * hits) / points, 0) : '';
+  const take = (text: NumberText) =>
+    only && setValue(`stand.${only.index}.cover`, text, { shouldValidate: true });
+  const tapPoint = (hit: boolean) => {
+    const before = shareText(count.hits, count.points);
+    tap(zone.id, hit);
+    const now = shareText(count.hits + (hit ? 1 : 0), count.points + 1);
+    // A cover that nobody typed goes along with the count.
+    if (now !== '' && (cover === '' || typedNumber(cover) === 0 || cover === before)) take(now);
+  };
   return (
     <Card testID="point-count">
       <Title>{t('zone.count')}</Title>
       <Words tone="second">{t('zone.countLead')}</Words>
       <View className="flex-row gap-2">
         <View className="flex-1">
-          <Button label={t('zone.hit')} onPress={() => tap(zone.id, true)} testID="count-hit" />
+          <Button label={t('zone.hit')} onPress={() => tapPoint(true)} testID="count-hit" />
         </View>
         <View className="flex-1">
           <Button
             kind="equal"
             label={t('zone.miss')}
-            onPress={() => tap(zone.id, false)}
+            onPress={() => tapPoint(false)}
             testID="count-miss"
           />
         </View>
@@ -65,20 +86,14 @@ export function PointCountCard({
                   ? t('zone.underHalf')
                   : t('zone.openHalf')}
           </Words>
-          {only && count.points >= USABLE_COUNT ? (
+          {only && cover !== shareText(count.hits, count.points) && count.points >= USABLE_COUNT ? (
             <Button
               kind="plain"
               label={t('zone.takeCount', {
                 share: percent(count.hits / count.points),
                 grass: t(`grass.${only.species}`),
               })}
-              onPress={() =>
-                setValue(
-                  `stand.${only.index}.cover`,
-                  numberText((100 * count.hits) / count.points, 0),
-                  { shouldValidate: true },
-                )
-              }
+              onPress={() => take(shareText(count.hits, count.points))}
             />
           ) : null}
           <View className="flex-row gap-2">
