@@ -179,7 +179,11 @@ for (const [size, viewport, scheme] of [
       await page.getByRole('tab', { name: /^Kneeling/ }).click();
       await page.getByRole('tabpanel', { name: /^Kneeling/ }).waitFor();
       assert.deepEqual(await faultsOf(page), []);
-      await page.getByRole('region').getByRole('button').first().click();
+      // On a phone the causes are folded to a line.
+      const folded = page.getByRole('button', { expanded: false });
+      if (await folded.isVisible()) await folded.click();
+      assert.deepEqual(await faultsOf(page), []);
+      await page.getByRole('region').getByRole('button', { name: /\d %$/ }).first().click();
       await page.getByRole('dialog').waitFor();
       assert.deepEqual(await faultsOf(page), []);
       await page.goBack();

@@ -66,7 +66,7 @@ describe('the diagnosis whole, phone', { concurrency: 1 }, () => {
     await id('cannot-tell').click();
     await page.getByRole('button', { name: 'A plant sample is sent' }).click();
     await id('keep-walk').click();
-    await page.waitForURL('**/season');
+    await page.waitForURL('**/visit');
     await page.goto(`${ADDRESS}${LARKSPUR}`);
     await id('sample-out').click();
     await page.getByLabel('The laboratory found').selectOption('take-all-root-rot');

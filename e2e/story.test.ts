@@ -99,9 +99,16 @@ for (const [size, viewport] of [
       await page.getByRole('button', { name: 'Close' }).last().click();
     });
 
+    /** On a phone the causes are folded to a line. */
+    const unfold = async () => {
+      await id('decide').waitFor();
+      if (await id('unfold').isVisible()) await id('unfold').click();
+    };
+
     it('moves the causes at each tap and loses nothing on a reload', async () => {
       await go(`${TANNER}/walk`);
       await id('patch-1').click();
+      await unfold();
       await page.getByText(/^All signs/).click();
       const before = await share('chinch-bug').catch(() => 0);
       for (const sign of ['k-pat-patches', 'k-loc-full-sun', 'k-loc-pavement'])
@@ -115,6 +122,7 @@ for (const [size, viewport] of [
       const standing = await share('chinch-bug');
       assert.ok(standing > kerb, `${standing} > ${kerb}`);
       await page.reload();
+      await unfold();
       await id('cause-chinch-bug').waitFor();
       assert.equal(await share('chinch-bug'), standing);
       assert.match(await id('best-check').innerText(), /^Best next check: /);
@@ -177,7 +185,8 @@ for (const [size, viewport] of [
       await page.getByText('Together at most 100 %').waitFor();
       await id('cover-large-crabgrass').fill('2');
       await id('keep-walk').click();
-      await page.waitForURL('**/season');
+      await page.waitForURL('**/visit');
+      await go(`${TANNER}/season`);
       await id('step-control').waitFor();
     });
 

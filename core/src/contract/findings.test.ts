@@ -156,6 +156,7 @@ describe('weeds drawn on the plan', () => {
     stage: 'seedling',
     seenOn: localDate('2026-04-08'),
     lookAgainOn: null,
+    asked: null,
     ...fields,
   });
   const named = (confidence: number | null) => ({

@@ -13,6 +13,7 @@ export * from './question';
 export * from './reading';
 export * from './reportWords';
 export * from './session';
+export * from './siteFacts';
 export * from './soilSample';
 export * from './visit';
 export * from './visitReport';

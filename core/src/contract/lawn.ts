@@ -77,6 +77,11 @@ export const weedPatchSchema = z.object({
   seenOn: localDateSchema,
   /** Waits for a better look, for instance when it has greened up. */
   lookAgainOn: localDateSchema.nullable().default(null),
+  /** Put to a colleague, with what was seen of the plant by character; `null`: nobody is asked. */
+  asked: z
+    .object({ on: localDateSchema, seen: z.record(z.string(), z.string()) })
+    .nullable()
+    .default(null),
 });
 export type WeedPatch = z.infer<typeof weedPatchSchema>;
 

@@ -45,7 +45,10 @@ export const lawnSummarySchema = z.object({
   customerId: z.uuid().nullable(),
   /** What waits for a person: patches and plants to look at again, questions, reports overdue. */
   followUps: z.array(
-    z.object({ kind: z.enum(['look-again', 'question', 'report-overdue']), date: z.string() }),
+    z.object({
+      kind: z.enum(['look-again', 'question', 'report-overdue', 'name-plant']),
+      date: z.string(),
+    }),
   ),
 });
 export type LawnSummary = z.infer<typeof lawnSummarySchema>;

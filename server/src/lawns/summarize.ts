@@ -6,6 +6,7 @@ import {
   probeReadingsOf,
   seasonRequestSchema,
   zoneArea,
+  zonesAsKnown,
   type ApplicationRecordBody,
   type Company,
   type LawnBody,
@@ -74,7 +75,7 @@ export function summarizeLawn(
     today: company.today,
     region: body.region,
     upkeep: body.upkeep,
-    zones: body.zones,
+    zones: zonesAsKnown(body),
     findings: findingsOf(
       file.visits.map((visit) => ({ ...visit.body, id: visit.id })),
       body,
@@ -173,5 +174,10 @@ function followUpsOf(company: Company, body: LawnBody, file: LawnFile): LawnSumm
       ? [{ kind: 'report-overdue' as const, date: sample.sentOn as string }]
       : [],
   );
-  return [...looks, ...questions, ...overdue].sort((a, b) => (a.date < b.date ? -1 : 1));
+  const unnamed = body.weedPatches.flatMap(({ asked }) =>
+    asked ? [{ kind: 'name-plant' as const, date: asked.on as string }] : [],
+  );
+  return [...looks, ...questions, ...overdue, ...unnamed].sort((a, b) =>
+    a.date < b.date ? -1 : 1,
+  );
 }

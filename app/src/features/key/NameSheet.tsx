@@ -1,6 +1,6 @@
 import { grass, type GrassSlug, type Lawn, type LocalDate, type WeedPatch } from '@alfombra/core';
 import { labelPlace } from '@alfombra/core/drawing';
-import { lookAlikesOf, type KeyCandidate } from '@alfombra/core/key';
+import { keyModel, lookAlikesOf, type KeyCandidate } from '@alfombra/core/key';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
@@ -10,6 +10,7 @@ import { useFailureWords } from '@/api/useFailureWords';
 import type { NewWeedPatch } from '@/features/plan/weedPatchDraft';
 import { WeedPatchSheet } from '@/features/plan/WeedPatchSheet';
 import { Button, Chip, Failed, percent, PickerField, SelectField, Sheet, Words } from '@/ui';
+import { useKeyStore } from './keyStore';
 import { usePlantName } from './usePlantName';
 
 /** Categories that a patch may be kept under without a name. */
@@ -41,6 +42,11 @@ export function NameSheet({
   const putLawn = usePutLawn(lawn.id);
   const [zone, setZone] = useState(zoneId ?? lawn.zones[0]?.id ?? '');
   const [again, setAgain] = useState('');
+  const answers = useKeyStore((state) => state.answers[lawn.id]);
+  const seen = Object.fromEntries(
+    Object.entries(answers ?? {}).map(([character, { state }]) => [character, state]),
+  );
+  const unsure = candidate !== null && candidate.p < keyModel.lockBelow;
   const [patch, setPatch] = useState<NewWeedPatch | null>(null);
   if (!candidate) return null;
   const chosen = lawn.zones.find(({ id }) => id === zone);
@@ -63,6 +69,7 @@ export function NameSheet({
       stage: '2-4-tiller',
       seenOn: today,
       lookAgainOn: again === '' ? null : (again as LocalDate),
+      asked: unsure ? { on: today, seen } : null,
     });
   const alikes = lookAlikesOf(candidate.taxon);
   if (patch) {

@@ -10,14 +10,12 @@ import { StripReader } from '@/features/season/StripReader';
 import { LaboratoryResults } from '@/features/walk/LaboratoryResults';
 import { SeasonStrip } from '@/features/season/SeasonStrip';
 import { useYear, yearQuestion } from '@/features/season/useYear';
-import { materialName } from '@/features/season/productWords';
 import { useWalkStore } from '@/state/walkStore';
 import {
   Card,
   Chip,
   daySpan,
   Empty,
-  fullDay,
   LinkButton,
   number,
   Provenance,
@@ -30,11 +28,11 @@ import {
 } from '@/ui';
 import { ArriveCard } from './ArriveCard';
 import { LawnPicture } from '@/features/plan/drawing/LawnPicture';
+import { HistoryCard, historyOf, recordWords } from './HistoryCard';
+import { LawnDoors } from './LawnDoors';
 import { StandRows } from './StandRows';
 
 const CROSSING_SHOWN = 'crabgrass-germinates';
-
-/** These come with the screens behind: the front page is drawn without them. */
 
 /** The zone that is picked, or else the largest; `null` where none is measured. */
 function shownZone(zones: readonly Zone[], picked: string | null): Zone | null {
@@ -82,26 +80,9 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
   const crossing = soil.crossings[CROSSING_SHOWN];
   const clashes = view.season.clashes.filter(({ choice }) => choice === null).length;
   const today = weather.days[weather.days.length - 1]!;
-  const history = [
-    ...visits.map((visit) => ({
-      key: visit.id,
-      date: visit.date,
-      words: t('lawn.visitOn', { date: fullDay(visit.date) }),
-      over: false,
-    })),
-    ...records.map((record) => ({
-      key: record.id,
-      date: record.date,
-      words: t('lawn.recordOn', {
-        date: fullDay(record.date),
-        what: `${record.materials
-          .map((material) => materialName(t, material))
-          .join(' + ')} · ${lawn.zones.find(({ id }) => id === record.zoneId)?.name ?? ''}`,
-      }),
-      over: record.findings.some(({ severity }) => severity === 'exceeds'),
-    })),
-  ].sort((a, b) => (a.date < b.date ? 1 : -1));
-  const lastDone = history.find(({ key }) => records.some(({ id }) => id === key))?.words ?? null;
+  const history = historyOf(visits, records);
+  const lastRecord = history.find((entry) => entry.kind === 'record');
+  const lastDone = lastRecord ? recordWords(t, lawn, lastRecord.record) : null;
   const stand = (
     <Card>
       <Title>{`${t('lawn.stand')} · ${zone.name}`}</Title>
@@ -149,6 +130,7 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
         </View>
         {wide ? <View className="flex-1">{stand}</View> : null}
       </View>
+      <LawnDoors lawnId={lawnId} />
       <View className="flex-row flex-wrap gap-2">
         {lawn.zones.map((entry) => (
           <Chip
@@ -255,17 +237,7 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
         href={`/lawns/${lawnId}/record/other`}
         testID="record-other"
       />
-      {history.length > 0 ? (
-        <Card>
-          <Title>{t('lawn.history')}</Title>
-          {history.map((entry) => (
-            <View key={entry.key} className="flex-row items-center gap-2">
-              <Words className="flex-1">{entry.words}</Words>
-              {entry.over ? <Tag label={t('lawn.overLimit')} tone="stop" /> : null}
-            </View>
-          ))}
-        </Card>
-      ) : null}
+      <HistoryCard lawn={lawn} history={history} />
     </Screen>
   );
 }

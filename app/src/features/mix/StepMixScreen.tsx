@@ -20,6 +20,7 @@ import {
 import { KerbCard } from './KerbCard';
 import { MixCardView } from './MixCardView';
 import { ProtectCard } from './ProtectCard';
+import { SiteCautionsCard } from './SiteCautionsCard';
 import { SpreadCardView } from './SpreadCardView';
 
 /** Size of a bag of seed, lb. */
@@ -71,6 +72,7 @@ export function StepMixScreen({ lawnId, stepId }: { lawnId: string; stepId: stri
       }
     >
       <KerbCard question={question} view={view} step={step} />
+      <SiteCautionsCard lawn={question.lawn} zone={zone} />
       {doubt ? (
         <Words weight="semi" tone="caution" testID="area-doubt">
           {t('mix.areaDoubt', { low: percent(doubt.low), high: percent(doubt.high) })}

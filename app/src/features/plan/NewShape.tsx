@@ -3,7 +3,9 @@ import { crossesItself } from '@alfombra/core/measuring';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
+import { keptFrom } from '@/state/draftStore';
 import { Button, Card, Chip, Title, Words } from '@/ui';
+import { tapeKey } from './tapeDraft';
 import { TapeForm } from './TapeForm';
 import { WalkEdge } from './WalkEdge';
 
@@ -24,7 +26,9 @@ export function NewShape({
   onShape: (outline: Point[], method: MeasureMethod, cornerSigmaFt?: number | null) => void;
 }) {
   const { t } = useTranslation();
-  const [way, setWay] = useState<(typeof WAYS)[number]>(sketch ? 'sketch' : 'tape');
+  const [way, setWay] = useState<(typeof WAYS)[number]>(() =>
+    sketch ? 'sketch' : keptFrom(tapeKey(lawnId, what, 'pace')) ? 'pace' : 'tape',
+  );
   const crossed = sketch !== null && sketch.length > 3 && crossesItself(sketch);
   return (
     <Card>
@@ -74,7 +78,7 @@ export function NewShape({
       ) : (
         <TapeForm
           key={way}
-          draftKey={`${lawnId}:${what}`}
+          draftKey={tapeKey(lawnId, what, way)}
           paced={way === 'pace'}
           onOutline={(outline) => onShape(outline, way)}
         />

@@ -27,6 +27,7 @@ import { NewShape } from './NewShape';
 import { NorthCard } from './NorthCard';
 import { PlanCanvas, type PlanCanvasProps } from './PlanCanvas';
 import { moveMark } from './planMarks';
+import { tapeKey } from './tapeDraft';
 import { newWeedPatchKey, type NewWeedPatch } from './weedPatchDraft';
 import { WeedPatchSheet } from './WeedPatchSheet';
 import { usePlanUnits } from './usePlanUnits';
@@ -94,7 +95,13 @@ function Editor({
   );
   const [zoneId, setZoneId] = useState<string | null>(plan.zones[0]?.id ?? null);
   const [edge, setEdge] = useState<number | null>(null);
-  const [adding, setAdding] = useState<'zone' | 'cutout' | null>(sketch ? 'zone' : null);
+  const [adding, setAdding] = useState<'zone' | 'cutout' | null>(() =>
+    sketch
+      ? 'zone'
+      : ((['zone', 'cutout'] as const).find((what) =>
+          (['tape', 'pace'] as const).some((way) => keptFrom(tapeKey(lawn.id, what, way))),
+        ) ?? null),
+  );
   // A patch that is half described is there again after a reload.
   const [patch, setPatch] = useState<NewWeedPatch | null>(
     () => keptFrom<NewWeedPatch>(newWeedPatchKey(`plan:${lawn.id}`)) ?? null,
@@ -174,6 +181,7 @@ function Editor({
           stage: '2-4-tiller',
           seenOn: today,
           lookAgainOn: null,
+          asked: null,
         },
       );
     } else {

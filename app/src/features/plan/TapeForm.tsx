@@ -36,7 +36,7 @@ export function TapeForm({
   const units = usePlanUnits();
   const own = paced ? pace : null;
   const { form, done } = useDraftForm({
-    key: `tape:${draftKey}:${paced ? 'paces' : 'tape'}`,
+    key: draftKey,
     source: draftKey,
     make: emptyTape,
     schema: tapeFormSchema(units.toFeet, own),

@@ -4,6 +4,7 @@ import { useController, useWatch } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { DraftNote } from '@/features/drafts/DraftNote';
+import { useCompany } from '@/api/queries';
 import { useDraftForm } from '@/state/useDraftForm';
 import {
   Button,
@@ -82,7 +83,14 @@ function Form({
     schema: weedPatchFormSchema,
   });
   const { control } = form;
+  const today = useCompany().data?.today ?? patch.seenOn;
   const plant = useController({ control, name: 'plant' });
+  const ask = useController({ control, name: 'ask' }).field;
+  // Who says the name has answered the question.
+  const name = (value: WeedPatch['plant']) => {
+    plant.field.onChange(value);
+    if (value.kind === 'weed') ask.onChange(false);
+  };
   const width = typedNumber(useWatch({ control, name: 'width' }));
   const [query, setQuery] = useState('');
   const chosen = plant.field.value;
@@ -99,7 +107,7 @@ function Form({
   const years = width && width > 0 && !annual ? yearsPresent(width, spreadOf(named)) : null;
   const keep = form.handleSubmit((read) => {
     done();
-    onKeep(weedPatchOf(from, read));
+    onKeep(weedPatchOf(from, read, today));
   });
   return (
     <>
@@ -109,7 +117,7 @@ function Form({
             key={category}
             label={t(`plan.category.${category}`)}
             chosen={chosen?.kind === 'category' && chosen.category === category}
-            onPress={() => plant.field.onChange({ kind: 'category', category })}
+            onPress={() => name({ kind: 'category', category })}
           />
         ))}
         {named ? <Chip label={t(`weed.${named}`)} chosen onPress={() => undefined} /> : null}
@@ -126,11 +134,35 @@ function Form({
           kind="plain"
           label={t(`weed.${slug}`)}
           onPress={() => {
-            plant.field.onChange({ kind: 'weed', weed: slug, confidence: null });
+            name({ kind: 'weed', weed: slug, confidence: null });
             setQuery('');
           }}
         />
       ))}
+      {patch.asked && Object.keys(patch.asked.seen).length > 0 ? (
+        <Words size="note" tone="second">
+          {t('plan.seenOfIt', {
+            list: Object.entries(patch.asked.seen)
+              .map(
+                ([character, state]) =>
+                  `${t(`key.character.${character}`)}: ${t(`key.state.${state}`)}`,
+              )
+              .join(' · '),
+          })}
+        </Words>
+      ) : null}
+      {named && patch.plant?.kind === 'weed' && patch.plant.confidence !== null ? (
+        <Button
+          kind="plain"
+          label={t('plan.iKnowIt', { weed: t(`weed.${named}`) })}
+          onPress={() => name({ kind: 'weed', weed: named, confidence: null })}
+        />
+      ) : null}
+      <Chip
+        label={t('plan.askColleague')}
+        chosen={ask.value}
+        onPress={() => ask.onChange(!ask.value)}
+      />
       <View className="flex-row flex-wrap gap-2">
         {(['length', 'width'] as const).map((side) => (
           <View key={side} className="min-w-[100px] flex-1">

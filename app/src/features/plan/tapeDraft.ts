@@ -28,6 +28,10 @@ export const emptyTape = (): TapeDraft => ({
   ),
 });
 
+/** Under which the lengths of a new shape are kept while they are typed. */
+export const tapeKey = (lawnId: string, what: 'zone' | 'cutout', way: 'tape' | 'pace'): string =>
+  `tape:${lawnId}:${what}:${way}`;
+
 /** A technician's own paces over a known length; `null`: the tape is read. */
 export type Pace = { paces: NumberText; feet: NumberText } | null;
 

@@ -15,6 +15,8 @@ export const weedPatchFormSchema = z.object({
   cover: figure('plan.problem.cover', { from: 0, to: 100 }),
   stage,
   lookAgainOn: z.string(),
+  /** A colleague is to say what it is. */
+  ask: z.boolean(),
 });
 export type WeedPatchDraft = z.input<typeof weedPatchFormSchema>;
 
@@ -31,11 +33,13 @@ export const weedPatchDraft = (patch: NewWeedPatch): WeedPatchDraft => ({
   cover: numberText(patch.cover * 100, 0),
   stage: patch.stage,
   lookAgainOn: patch.lookAgainOn ?? '',
+  ask: patch.asked !== null,
 });
 
 export const weedPatchOf = (
   patch: NewWeedPatch,
   read: z.output<typeof weedPatchFormSchema>,
+  today: WeedPatch['seenOn'],
 ): WeedPatch => ({
   ...patch,
   plant: read.plant,
@@ -44,4 +48,5 @@ export const weedPatchOf = (
   cover: read.cover / 100,
   stage: read.stage,
   lookAgainOn: read.lookAgainOn === '' ? null : (read.lookAgainOn as WeedPatch['seenOn']),
+  asked: read.ask ? (patch.asked ?? { on: today, seen: {} }) : null,
 });

@@ -28,7 +28,7 @@ interface DraftFinding {
 }
 
 /** What was found, a line each, in the customer's language. */
-function autoFindings(
+export function autoFindings(
   lawn: Lawn,
   visits: readonly Visit[],
   t: TFunction,
@@ -53,14 +53,22 @@ function autoFindings(
     const finding = found.find(({ zoneId }) => zoneId === zone.id);
     for (const { cause, patchId } of finding?.damages ?? []) {
       if (!cause) continue;
-      const number = lawn.patches.find(({ id }) => id === patchId)?.number;
+      const patch = lawn.patches.find(({ id }) => id === patchId);
+      const values = { zone: zone.name, cause: t(`cause.${cause}`).toLowerCase() };
       add(
         'easy',
-        line(number === undefined ? 'share.auto.cause' : 'share.auto.patchCause', {
-          zone: zone.name,
-          number,
-          cause: t(`cause.${cause}`).toLowerCase(),
-        }),
+        patch
+          ? line('share.auto.patchCause', {
+              ...values,
+              number: patch.number,
+              size: line('share.auto.size', {
+                length: number(patch.lengthFt, 1),
+                width: number(patch.widthFt, 1),
+              }),
+              shape: line(`share.auto.shape.${patch.shape}`, {}),
+              since: line(`share.auto.since.${patch.since}`, {}),
+            })
+          : line('share.auto.cause', values),
       );
     }
     for (const { weed: slug, growing } of finding?.weeds ?? []) {

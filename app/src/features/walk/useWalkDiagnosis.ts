@@ -4,6 +4,7 @@ import {
   type DiagnosisInput,
   type Posture,
   type Zone,
+  zonesAsKnown,
 } from '@alfombra/core';
 import {
   gatheredSigns,
@@ -63,7 +64,7 @@ export function useWalkDiagnosis(
       zone: lawn.region,
       month: monthOf(company.today),
       ...(soilF === null ? {} : { soilTempF: soilF }),
-      site: zone.site,
+      site: zonesAsKnown({ zones: [zone], property: lawn.property })[0]?.site ?? zone.site,
       protection: protectionOf(zone.id, records, decidedIn(visits), company.today),
       signs: {
         ...Object.fromEntries(Object.entries(gathered).map(([slug, { answer }]) => [slug, answer])),

@@ -1,0 +1,117 @@
+import type { ApplicationRecord, Lawn, Visit } from '@alfombra/core';
+import type { TFunction } from 'i18next';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { View } from 'react-native';
+import { Findings } from '@/features/record/Findings';
+import { materialName } from '@/features/season/productWords';
+import { Card, fullDay, ListRow, number, Sheet, Tag, Title, Words } from '@/ui';
+
+type Past =
+  | { kind: 'visit'; date: string; visit: Visit }
+  | { kind: 'record'; date: string; record: ApplicationRecord };
+
+/** Visits and records of a lawn, the latest first. */
+export const historyOf = (
+  visits: readonly Visit[],
+  records: readonly ApplicationRecord[],
+): Past[] =>
+  [
+    ...visits.map((visit): Past => ({ kind: 'visit', date: visit.date, visit })),
+    ...records.map((record): Past => ({ kind: 'record', date: record.date, record })),
+  ].sort((a, b) => (a.date < b.date ? 1 : -1));
+
+/** A record in a line. */
+export const recordWords = (t: TFunction, { zones }: Lawn, record: ApplicationRecord): string =>
+  t('lawn.recordOn', {
+    date: fullDay(record.date),
+    what: `${record.materials
+      .map((material) => materialName(t, material))
+      .join(' + ')} · ${zones.find(({ id }) => id === record.zoneId)?.name ?? ''}`,
+  });
+
+/** What was here and what was done; a visit opens its report, a record everything that was written down. */
+export function HistoryCard({ lawn, history }: { lawn: Lawn; history: readonly Past[] }) {
+  const { t } = useTranslation();
+  const [opened, setOpened] = useState<ApplicationRecord | null>(null);
+  if (history.length === 0) return null;
+  return (
+    <Card>
+      <Title>{t('lawn.history')}</Title>
+      {history.map((past) =>
+        past.kind === 'visit' ? (
+          <ListRow
+            key={past.visit.id}
+            title={t('lawn.visitOn', { date: fullDay(past.date) })}
+            lines={[past.visit.note, past.visit.promised].filter(Boolean)}
+            href={`/lawns/${lawn.id}/report?visit=${past.visit.id}`}
+          />
+        ) : (
+          <ListRow
+            key={past.record.id}
+            title={recordWords(t, lawn, past.record)}
+            lines={[]}
+            onPress={() => setOpened(past.record)}
+            aside={
+              past.record.findings.some(({ severity }) => severity === 'exceeds') ? (
+                <Tag label={t('lawn.overLimit')} tone="stop" />
+              ) : undefined
+            }
+          />
+        ),
+      )}
+      <Sheet
+        open={opened !== null}
+        title={opened ? fullDay(opened.date) : ''}
+        onClose={() => setOpened(null)}
+      >
+        {opened ? <RecordPaper lawn={lawn} record={opened} /> : null}
+      </Sheet>
+    </Card>
+  );
+}
+
+const AMOUNT_DIGITS = 3;
+
+/** Everything that was written down of one application. */
+function RecordPaper({ lawn, record }: { lawn: Lawn; record: ApplicationRecord }) {
+  const { t } = useTranslation();
+  const rows: [string, string][] = [
+    [t('record.zone'), lawn.zones.find(({ id }) => id === record.zoneId)?.name ?? ''],
+    [t('record.area'), t('common.ft2', { value: number(record.areaFt2) })],
+    ...record.materials.map((material): [string, string] => [
+      materialName(t, material),
+      `${number(material.amount, AMOUNT_DIGITS)} ${t(`unit.${material.unit}`)}`,
+    ]),
+    ...(record.carrierGal === null
+      ? []
+      : [
+          [t('record.water'), `${number(record.carrierGal, 2)} ${t('mix.gal')}`] as [
+            string,
+            string,
+          ],
+        ]),
+    [`${t('record.start')} – ${t('record.end')}`, `${record.start} – ${record.end}`],
+    [t('record.air'), `${number(record.weather.airF)} °F`],
+    [t('record.wind'), `${number(record.weather.windMph)} mph ${record.weather.windFrom}`],
+    [t('record.sky'), t(`record.skies.${record.weather.sky}`)],
+    [t('record.applicator'), record.applicator],
+    [t('record.licence'), record.licence],
+    ...(record.note ? [[t('record.note'), record.note] as [string, string]] : []),
+  ];
+  return (
+    <>
+      {rows.map(([name, value]) => (
+        <View key={name} className="flex-row gap-3">
+          <Words tone="second" className="flex-1">
+            {name}
+          </Words>
+          <Words weight="semi" className="flex-1">
+            {value}
+          </Words>
+        </View>
+      ))}
+      <Findings findings={record.findings} />
+    </>
+  );
+}
