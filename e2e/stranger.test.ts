@@ -67,7 +67,7 @@ for (const [size, viewport, touch] of [
     let broken = false;
     /** A step of one walk: after one that failed there is nothing to walk on. */
     const step = (name: string, walk: () => Promise<void>) =>
-      it(name, async (test) => {
+      void it(name, async (test) => {
         if (broken) return test.skip('an earlier step failed');
         broken = true;
         await walk();

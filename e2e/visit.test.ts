@@ -153,7 +153,6 @@ for (const [size, viewport] of [
       await button('Sprinklers').click();
       await page.getByText('Are there sprinklers in “Zone 1”?').waitFor();
       await button('Where it ends').click();
-      await id('ask').click();
       await page.getByText('Is side A–B of “Zone 1”').waitFor();
       await id('visit-note').fill('Thin by the walk, carpetgrass in the centipede.');
       await id('visit-promised').fill('A plan by Friday.');

@@ -107,3 +107,23 @@ export function FormChoices<Values extends FieldValues, Value extends string>({
   const { value, onChange, error } = useBound({ control, name });
   return <Choices<Value> {...group} value={value} onChange={onChange} error={error} />;
 }
+
+/** Yes or no, in a form. */
+export function FormYesNo<Values extends FieldValues>({
+  control,
+  name,
+  ...group
+}: OfForm<Values, FieldPathByValue<Values, boolean>> & {
+  label: string;
+  nameOf: (option: 'yes' | 'no') => string;
+}) {
+  const { value, onChange } = useBound({ control, name });
+  return (
+    <Choices
+      {...group}
+      value={value ? 'yes' : 'no'}
+      options={['yes', 'no'] as const}
+      onChange={(option) => onChange(option === 'yes')}
+    />
+  );
+}

@@ -54,6 +54,7 @@ export function VirtualList<Item>({
   const list = useRef<View>(null);
   const [margin, setMargin] = useState(0);
 
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- after every drawing: it ends where nothing moved
   useLayoutEffect(() => {
     // What stands above the list in the same frame: title, search, buttons.
     const own = list.current as unknown as HTMLElement | null;

@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { useCompany, useLawn } from '@/api/queries';
-import { Chip, Loading, Screen, Words } from '@/ui';
+import { ZoneChips } from '@/features/zone/ZoneChips';
+import { Loading, Screen, Words } from '@/ui';
 import { PhCard } from './PhCard';
 import { SamplesCard } from './SamplesCard';
 import { TemperatureCard } from './TemperatureCard';
@@ -24,16 +25,7 @@ export function ReadingsScreen({ lawnId }: { lawnId: string }) {
   }
   return (
     <Screen title={t('readings.title')} lead={lawn.name} subject={lawn.name} back={back}>
-      <View className="flex-row flex-wrap gap-2" role="group" aria-label={t('record.zone')}>
-        {lawn.zones.map((entry) => (
-          <Chip
-            key={entry.id}
-            label={entry.name}
-            chosen={entry.id === zone.id}
-            onPress={() => setZoneId(entry.id)}
-          />
-        ))}
-      </View>
+      <ZoneChips zones={lawn.zones} zoneId={zone.id} onChange={setZoneId} />
       <View className="gap-4 lg:flex-row lg:items-start">
         <View className="gap-4 lg:flex-1">
           <TemperatureCard key={zone.id} lawn={lawn} zone={zone} today={company.today} />

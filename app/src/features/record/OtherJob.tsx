@@ -11,11 +11,11 @@ import {
 } from '@alfombra/core';
 import { useWatch } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
-import { View } from 'react-native';
 import { z } from 'zod';
 import { materialName } from '@/features/season/productWords';
+import { ZoneChips } from '@/features/zone/ZoneChips';
 import { useDraftForm } from '@/state/useDraftForm';
-import { Button, Card, Chip, Choices, figure, FormNumber, number, SelectField, Words } from '@/ui';
+import { Button, Card, Choices, figure, FormNumber, number, SelectField, Words } from '@/ui';
 import { otherKey, pickKey, type Job } from './job';
 
 const KINDS = [
@@ -117,16 +117,7 @@ export function OtherJob({ lawn, onJob }: { lawn: Lawn; onJob: (job: Job) => voi
   return (
     <Card>
       <Words tone="second">{t('record.otherLead')}</Words>
-      <View className="flex-row flex-wrap gap-2" role="group" aria-label={t('record.zone')}>
-        {lawn.zones.map((entry) => (
-          <Chip
-            key={entry.id}
-            label={entry.name}
-            chosen={entry.id === zoneId}
-            onPress={() => setValue('zoneId', entry.id)}
-          />
-        ))}
-      </View>
+      <ZoneChips zones={lawn.zones} zoneId={zoneId} onChange={(id) => setValue('zoneId', id)} />
       <Choices
         label={t('record.kind')}
         value={kind}

@@ -1,16 +1,16 @@
 import { grasses } from '@alfombra/core';
 import type { ReactNode } from 'react';
-import { useController, useWatch, type Control, type FieldPathByValue } from 'react-hook-form';
+import { useController, useWatch, type Control } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import {
   Button,
   Card,
   Chip,
-  Choices,
   FormChoices,
   FormField,
   FormNumber,
+  FormYesNo,
   Title,
   Words,
 } from '@/ui';
@@ -45,25 +45,6 @@ function Figures({
         </View>
       ))}
     </View>
-  );
-}
-
-/** One of two, which the label keeps as yes or no. */
-function YesNo({
-  control,
-  name,
-  words,
-}: OfLabel & { name: FieldPathByValue<LabelDraft, boolean>; words: string }) {
-  const { t } = useTranslation();
-  const { field } = useController({ control, name });
-  return (
-    <Choices
-      label={t(`shelf.field.${name}`)}
-      value={field.value ? 'yes' : 'no'}
-      options={['yes', 'no'] as const}
-      nameOf={(option) => t(`shelf.${words}.${option}`)}
-      onChange={(option) => field.onChange(option === 'yes')}
-    />
   );
 }
 
@@ -129,7 +110,12 @@ export function WhereCard({ control }: OfLabel) {
   return (
     <Card>
       <Title>{t('shelf.where')}</Title>
-      <YesNo control={control} name="homeLawns" words="home" />
+      <FormYesNo
+        control={control}
+        name="homeLawns"
+        label={t('shelf.field.homeLawns')}
+        nameOf={(option) => t(`shelf.home.${option}`)}
+      />
       <Words size="note" weight="semi" tone="second">
         {t('shelf.field.turf')}
       </Words>
@@ -205,7 +191,12 @@ export function StoreCard({ control, onRemove }: OfLabel & { onRemove: (() => vo
         ]}
       />
       <Figures control={control} of={[{ name: 'packages' }]} />
-      <YesNo control={control} name="inUse" words="use" />
+      <FormYesNo
+        control={control}
+        name="inUse"
+        label={t('shelf.field.inUse')}
+        nameOf={(option) => t(`shelf.use.${option}`)}
+      />
       {onRemove ? <Button kind="quiet" label={t('shelf.remove')} onPress={onRemove} /> : null}
     </Card>
   );

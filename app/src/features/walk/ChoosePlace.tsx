@@ -5,10 +5,11 @@ import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { LawnPicture } from '@/features/plan/drawing/LawnPicture';
+import { ZoneChips } from '@/features/zone/ZoneChips';
 import { keptFrom, movedDraft } from '@/state/draftStore';
 import { useWalkStore } from '@/state/walkStore';
 import type { SeasonQuestion } from '@/workers/seasonView';
-import { Button, Chip, ListRow, number, Screen, Tag, Title, Words } from '@/ui';
+import { Button, ListRow, number, Screen, Tag, Title, Words } from '@/ui';
 import { MarkPatchSheet, newPatchKey } from './MarkPatchSheet';
 import type { NewPatch, PatchDraft } from './patchDraft';
 
@@ -77,16 +78,7 @@ export function ChoosePlace({ question }: { question: SeasonQuestion }) {
           {said}
         </Words>
       ) : null}
-      <View className="flex-row flex-wrap gap-2" role="group" aria-label={t('record.zone')}>
-        {lawn.zones.map((entry) => (
-          <Chip
-            key={entry.id}
-            label={entry.name}
-            chosen={entry.id === zone.id}
-            onPress={() => setZoneId(entry.id)}
-          />
-        ))}
-      </View>
+      <ZoneChips zones={lawn.zones} zoneId={zone.id} onChange={setZoneId} />
       <Title>{t('walk.choosePatch')}</Title>
       <View className="gap-3">
         {lawn.patches.map((patch) => {

@@ -17,7 +17,6 @@ import {
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { View } from 'react-native';
 import { usePutVisit, useSession } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import { pointCountOf } from '@/features/zone/pointCountStore';

@@ -1,7 +1,6 @@
-import { useController, type FieldPathByValue } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
-import { Card, Choices, FormChoices, Title } from '@/ui';
-import { SEEN, type ZoneDraft } from './zoneDraft';
+import { Card, FormChoices, FormYesNo, Title } from '@/ui';
+import { SEEN } from './zoneDraft';
 import type { ZoneForm } from './ZoneForm';
 
 const LOOKED = ['irrigated', 'dog', 'newTurf', 'samePlaceBefore'] as const;
@@ -24,30 +23,14 @@ export function SiteCard({ form: { control } }: { form: ZoneForm }) {
         />
       ))}
       {NEAR.map((name) => (
-        <YesNo key={name} control={control} name={name} label={t(`zone.near.${name}`)} />
+        <FormYesNo
+          key={name}
+          control={control}
+          name={name}
+          label={t(`zone.near.${name}`)}
+          nameOf={(option) => t(`property.yesNo.${option}`)}
+        />
       ))}
     </Card>
-  );
-}
-
-function YesNo({
-  control,
-  name,
-  label,
-}: {
-  control: ZoneForm['control'];
-  name: FieldPathByValue<ZoneDraft, boolean>;
-  label: string;
-}) {
-  const { t } = useTranslation();
-  const { field } = useController({ control, name });
-  return (
-    <Choices
-      label={label}
-      value={field.value ? 'yes' : 'no'}
-      options={['yes', 'no'] as const}
-      nameOf={(option) => t(`property.yesNo.${option}`)}
-      onChange={(option) => field.onChange(option === 'yes')}
-    />
   );
 }
