@@ -79,7 +79,8 @@ const SIZE = {
   leastWeed: 8,
   badgeOff: 13,
   labelClear: 34,
-  labelEdge: 18,
+  labelEdge: 16,
+  labelStep: 32,
   scaleLeast: 50,
   margin: 14,
 } as const;
@@ -205,22 +206,36 @@ function zoneLabel(
   const roomy = Math.sqrt(polygonArea(zone.outline)) * scale > SIZE.roomyZone;
   if (!roomy && widthOf(zone.outline) * scale < zone.name.length * SIZE.letter) return [];
   const middle = at(labelPlace(zone.outline));
+  const corners = zone.outline.map(at);
+  const half = (zone.name.length * SIZE.letter) / 2;
+  const near = marks.map(at);
   // A pin or the number of a damaged place never stands on the name: the name gives way, where it has room.
-  const top = Math.min(...zone.outline.map((corner) => at(corner).y)) + SIZE.labelEdge;
-  const bottom = Math.max(...zone.outline.map((corner) => at(corner).y)) - SIZE.labelEdge;
-  const clear = (y: number) =>
-    Math.min(
-      ...marks
-        .map(at)
-        .filter((mark) => Math.abs(mark.x - middle.x) < SIZE.roomyZone)
-        .map((mark) => Math.abs(mark.y - y)),
-      SIZE.labelClear,
+  const fits = (p: Point) =>
+    [-half, half].every((dx) =>
+      [-SIZE.labelEdge, SIZE.labelEdge].every((dy) =>
+        inOutline({ x: p.x + dx, y: p.y + dy }, corners),
+      ),
     );
-  const places = [0, -SIZE.labelClear, SIZE.labelClear, -2 * SIZE.labelClear, 2 * SIZE.labelClear]
-    .map((off) => middle.y + off)
-    .filter((y) => y === middle.y || (y > top && y < bottom));
-  const { x } = middle;
-  const y = places.reduce((best, place) => (clear(place) > clear(best) ? place : best));
+  const clear = (p: Point) =>
+    Math.min(
+      1,
+      ...near.map((mark) =>
+        Math.max(
+          Math.abs(mark.x - p.x) / (half + SIZE.leastDamage + SIZE.letter),
+          Math.abs(mark.y - p.y) / SIZE.labelClear,
+        ),
+      ),
+    );
+  const steps = [0, -1, 1, -2, 2];
+  const places = steps
+    .flatMap((down) =>
+      steps.map((across) => ({
+        x: middle.x + across * SIZE.labelStep,
+        y: middle.y + down * SIZE.labelClear,
+      })),
+    )
+    .filter((p, index) => index === 0 || fits(p));
+  const { x, y } = places.reduce((best, place) => (clear(place) > clear(best) ? place : best));
   return [
     { kind: 'text', role, at: { x, y: roomy ? y - 2 : y + 4 }, text: zone.name, bold: true },
     ...(roomy

@@ -9,6 +9,8 @@ import { Door, LinkButton, number, percent, ProbabilityBar, Words } from '@/ui';
 import { SignPictogram } from './SignPictogram';
 
 const LEADERS = 3;
+/** Below this the first of the causes leads by nothing that anybody should read. */
+const STANDS_OUT = 0.15;
 
 function timeWords(t: TFunction, seconds: number): string {
   return seconds < 90
@@ -116,7 +118,7 @@ export function VerdictStrip({
           className="min-h-[48px] min-w-0 grow basis-[9rem] justify-center"
         >
           <Words tone="on-sheet" weight="bold" numberOfLines={1}>
-            {lead && diagnosis.answered > 0
+            {lead && lead.p >= STANDS_OUT
               ? t('walk.leadLine', { cause: t(`cause.${lead.cause}`), share: percent(lead.p) })
               : t('walk.nothingYet')}
           </Words>

@@ -116,13 +116,22 @@ function Shape({ shape }: { shape: PlanShape }) {
       const { x, y } = shape.from;
       return (
         <G>
+          <Rect
+            x={x - 5}
+            y={y - 19}
+            width={shape.length + 10}
+            height={24}
+            rx={5}
+            fill="var(--plan-disc)"
+            fillOpacity={0.85}
+          />
           <Path
             d={`M${x} ${y - 5}V${y}H${x + shape.length}V${y - 5}`}
-            stroke="var(--plan-edge)"
+            stroke="var(--plan-handle-ink)"
             strokeWidth={2}
             fill="none"
           />
-          <Text x={x + 4} y={y - 5} fontSize={12} fontFamily={BODY} fill="var(--plan-edge)">
+          <Text x={x + 4} y={y - 5} fontSize={12} fontFamily={BODY} fill="var(--plan-handle-ink)">
             {shape.text}
           </Text>
         </G>
