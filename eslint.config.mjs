@@ -234,6 +234,16 @@ export default tseslint.config(
   },
   // Tests of the app stand above what they test.
   { files: ['app/src/**/*.test.{ts,tsx}'], rules: { 'boundaries/dependencies': 'off' } },
+  // A screen is split by what it shows; those that are longer are split when they are touched next.
+  {
+    files: ['app/src/features/**/*.tsx'],
+    ignores: [
+      '**/*.test.tsx',
+      '**/SignPictogram.tsx',
+      '**/{CalculatorScreen,PlanEditor,PracticeScreen,ShelfScreen,StepCard}.tsx',
+    ],
+    rules: { 'max-lines': ['error', { max: 250, skipBlankLines: true, skipComments: true }] },
+  },
   // It warns of what a compiler of components would do; there is none here.
   { files: ['app/src/ui/VirtualList.tsx'], rules: { 'react-hooks/incompatible-library': 'off' } },
   prettier,

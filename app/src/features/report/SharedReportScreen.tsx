@@ -1,22 +1,15 @@
-import { answerChoices, areaInterval, sharedReportSchema, type SharedReport } from '@alfombra/core';
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { areaInterval, sharedReportSchema, type SharedReport } from '@alfombra/core';
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';
-import { useWatch } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { Image, Linking, ScrollView, View } from 'react-native';
-import { z } from 'zod';
 import { request } from '@/api/request';
-import { useFailureWords } from '@/api/useFailureWords';
 import { PlanPicture } from '@/features/plan/drawing/PlanPicture';
 import { i18next } from '@/i18n';
 import { localeFor } from '@/i18n/language';
-import { useDraftForm } from '@/state/useDraftForm';
 import {
   Button,
   Card,
-  Chip,
-  Failed,
-  Field,
   Loading,
   number,
   Screen,
@@ -26,17 +19,7 @@ import {
   useArrival,
   Words,
 } from '@/ui';
-import { questionWords } from './questionWords';
-
-const answerSchema = z.object({
-  changes: z.array(
-    z.object({
-      fact: z.string(),
-      zoneId: z.string().nullable(),
-      after: z.string(),
-    }),
-  ),
-});
+import { AnswersCard } from './AnswersCard';
 
 /** The report as the customer sees it, in their language; their answers come back from here. */
 export function SharedReportScreen({ token }: { token: string }) {
@@ -58,12 +41,6 @@ export function SharedReportScreen({ token }: { token: string }) {
   return <Page token={token} report={report.data} refresh={() => void report.refetch()} />;
 }
 
-const answersFormSchema = z.object({
-  values: z.record(z.string(), z.string()),
-  notes: z.record(z.string(), z.string()),
-});
-type Answers = z.infer<typeof answersFormSchema>;
-
 function Page({
   token,
   report,
@@ -74,7 +51,6 @@ function Page({
   refresh: () => void;
 }) {
   const t = i18next.getFixedT(report.language);
-  const words = useFailureWords();
   const heading = useArrival([t('report.title'), report.lawn.name], true);
   useEffect(() => {
     // A page of its own, in the customer's language whatever the device's is.
@@ -95,40 +71,11 @@ function Page({
       ),
     [report.questions],
   );
-  const { form, done, discard } = useDraftForm({
-    key: `answers:${token}`,
-    source: token,
-    make: (): Answers => ({ values: {}, notes: {} }),
-    schema: answersFormSchema,
-  });
-  const { values, notes } = useWatch({ control: form.control }) as Answers;
-  const setValue = (id: string, value: string) =>
-    form.setValue('values', { ...values, [id]: value });
-  const setNote = (id: string, note: string) => form.setValue('notes', { ...notes, [id]: note });
-  const answers = Object.entries(values)
-    .filter(([, value]) => value.trim() !== '')
-    .map(([questionId, value]) => ({ questionId, value, note: notes[questionId] ?? '' }));
-  const send = useMutation({
-    mutationFn: () =>
-      request(answerSchema, 'POST', `/api/shared/${token}/answers`, { body: { answers } }),
-    onSuccess: () => {
-      done();
-      discard();
-      refresh();
-    },
-  });
   const day = (date: string) =>
     new Date(`${date}T12:00:00`).toLocaleDateString(
       localeFor(report.language, navigator.languages),
       { dateStyle: 'long' },
     );
-  const open = report.questions.some(({ answer }) => !answer);
-  const zoneName = (id: string | null) =>
-    report.lawn.zones.find((zone) => zone.id === id)?.name ?? '';
-  const said = (value: string) =>
-    t(`report.choice.${value === 'true' ? 'yes' : value === 'false' ? 'no' : value}`, {
-      defaultValue: value,
-    });
   return (
     <ScrollView className="flex-1 bg-ground" contentContainerClassName="items-center">
       <View className="w-full">
@@ -216,83 +163,7 @@ function Page({
             ))}
           </Card>
         ) : null}
-        {report.questions.length > 0 ? (
-          <Card>
-            <Title>{t('report.questions')}</Title>
-            {report.questions.map((question) => {
-              const choices = answerChoices(question.subject);
-              return (
-                <View key={question.id} className="gap-2 border-b-2 border-line pb-3">
-                  <Words weight="semi">
-                    {questionWords(t, question.subject, report.lawn.zones)}
-                  </Words>
-                  {question.answer ? (
-                    <Words tone="good">
-                      {t('report.answered', { answer: said(question.answer.value) })}
-                    </Words>
-                  ) : (
-                    <>
-                      {choices.length > 0 ? (
-                        <View className="flex-row flex-wrap gap-2">
-                          {choices.map((choice) => (
-                            <Chip
-                              key={choice}
-                              label={t(`report.choice.${choice}`)}
-                              chosen={values[question.id] === choice}
-                              onPress={() => setValue(question.id, choice)}
-                            />
-                          ))}
-                        </View>
-                      ) : (
-                        <Field
-                          label={t('report.own')}
-                          value={values[question.id] ?? ''}
-                          onChange={(value) => setValue(question.id, value)}
-                          multiline
-                        />
-                      )}
-                      {choices.length > 0 ? (
-                        <Field
-                          label={t('report.note')}
-                          value={notes[question.id] ?? ''}
-                          onChange={(value) => setNote(question.id, value)}
-                        />
-                      ) : null}
-                    </>
-                  )}
-                </View>
-              );
-            })}
-            {send.error ? <Failed message={words(send.error)} /> : null}
-            {open ? (
-              <Button
-                label={t('report.send')}
-                disabled={answers.length === 0}
-                onPress={() => send.mutate()}
-                testID="send-answers"
-              />
-            ) : null}
-          </Card>
-        ) : null}
-        {send.data ? (
-          <Card tone="panel" testID="what-changed">
-            <Words weight="bold" tone="good" role="status">
-              {t('report.thanks')}
-            </Words>
-            {send.data.changes.length === 0 ? (
-              <Words>{t('report.changedNothing')}</Words>
-            ) : (
-              <>
-                <Words weight="semi">{t('report.changed')}</Words>
-                {send.data.changes.map(({ fact, zoneId, after }) => (
-                  <Words key={`${fact}${zoneId}`}>
-                    {t(`report.change.${fact}`, { zone: zoneName(zoneId), after: said(after) })}
-                  </Words>
-                ))}
-              </>
-            )}
-          </Card>
-        ) : null}
+        <AnswersCard token={token} report={report} refresh={refresh} />
         {report.photos.length > 0 ? (
           <Card>
             <Title>{t('report.photos')}</Title>

@@ -1,26 +1,18 @@
-import { areaInterval, type Lawn, type Visit } from '@alfombra/core';
+import { type Lawn, type Visit } from '@alfombra/core';
 import { useRouter, type Href } from 'expo-router';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { z } from 'zod';
-import {
-  useCompany,
-  useLawn,
-  usePhotos,
-  usePutVisit,
-  useReadings,
-  useSamples,
-  useSession,
-  useVisits,
-} from '@/api/queries';
+import { useCompany, useLawn, usePutVisit, useSession, useVisits } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import { pointCountOf } from '@/features/zone/pointCountStore';
 import { useDraftForm } from '@/state/useDraftForm';
 import { useWalkStore } from '@/state/walkStore';
-import { Button, Card, Failed, FormField, ListRow, Loading, number, Screen, Title } from '@/ui';
+import { Button, Card, Failed, FormField, Loading, Screen, Title } from '@/ui';
 import { openThings, type OpenThing } from './openThings';
 import { QuestionsCard } from './QuestionsCard';
+import { VisitRows } from './VisitRows';
 
 const visitFormSchema = z.object({
   note: z.string().trim().max(2000, 'property.tooLong'),
@@ -62,9 +54,6 @@ function Hub({
   const going = useWalkStore((state) => state.visits[lawn.id]);
   const endVisit = useWalkStore((state) => state.endVisit);
   const beginVisit = useWalkStore((state) => state.beginVisit);
-  const photos = usePhotos(lawn.id).data ?? [];
-  const readings = useReadings(lawn.id).data ?? [];
-  const samples = useSamples(lawn.id).data ?? [];
   const putVisit = usePutVisit(lawn.id);
   const current = visits.find(({ id }) => id === going?.visitId);
   const { form, done } = useDraftForm({
@@ -76,10 +65,7 @@ function Hub({
   const { control } = form;
   const open = openThings(lawn, current);
   const next = open[0];
-  const isNext = (thing: OpenThing) => JSON.stringify(thing) === JSON.stringify(next);
   const to = (path: string) => `/lawns/${lawn.id}/${path}`;
-  const todays = (list: readonly { date: string }[]) =>
-    list.filter(({ date }) => date === today).length;
   const start = useWalkStore((state) => state.start);
   const begin = (patchId: string) => {
     const patch = lawn.patches.find(({ id }) => id === patchId);
@@ -167,95 +153,7 @@ function Hub({
       }
     >
       <View className="gap-4 lg:flex-row lg:items-start">
-        <View className="gap-3 lg:flex-1">
-          <ListRow
-            testID="to-plan"
-            chosen={next?.kind === 'measure'}
-            title={t('visit.plan')}
-            lines={[
-              lawn.zones.length === 0
-                ? t('visit.notMeasured')
-                : t('visit.measured', {
-                    count: lawn.zones.length,
-                    area: number(
-                      lawn.zones.reduce((sum, zone) => sum + areaInterval(zone).areaFt2, 0),
-                    ),
-                  }),
-              t('visit.marks', {
-                count: lawn.pins.length + lawn.lines.length,
-                weeds: t('visit.weedPatches', { count: lawn.weedPatches.length }),
-              }),
-            ]}
-            href={to('plan')}
-          />
-          {lawn.zones.map((zone) => {
-            const { low, high } = areaInterval(zone);
-            return (
-              <ListRow
-                key={zone.id}
-                testID={`zone-${zone.name}`}
-                chosen={isNext({ kind: 'grass', zoneId: zone.id })}
-                title={zone.name}
-                lines={[
-                  t('plan.areaBetween', { low: number(low), high: number(high), unit: 'ft²' }),
-                  [
-                    zone.stand.length === 0
-                      ? t('visit.noGrass')
-                      : t('visit.grasses', { count: zone.stand.length }),
-                    zone.site.irrigated === null ? t('visit.irrigationOpen') : null,
-                    zone.site.probe === null ? t('visit.notProbed') : null,
-                  ]
-                    .filter(Boolean)
-                    .join(' · '),
-                ]}
-                href={to(`zone/${zone.id}`)}
-              />
-            );
-          })}
-          {lawn.zones.length > 0 ? (
-            <ListRow
-              testID="to-walk"
-              chosen={next?.kind === 'patch'}
-              title={t('visit.damage')}
-              lines={[
-                t('visit.patches', { count: lawn.patches.length }),
-                ...(lawn.patches.length > 0
-                  ? [
-                      t('visitHub.patchesOpen', {
-                        count: open.filter(({ kind }) => kind === 'patch').length,
-                      }),
-                    ]
-                  : []),
-              ]}
-              href={to('walk')}
-            />
-          ) : null}
-          <ListRow
-            testID="to-key"
-            title={t('visit.key')}
-            lines={[t('visit.keyLead')]}
-            href={to('key')}
-          />
-          <ListRow
-            testID="to-readings"
-            title={t('visit.readings')}
-            lines={[
-              t('visit.readingsToday', {
-                count: todays(readings),
-                samples: t('visit.samplesOut', {
-                  count: samples.filter(({ report }) => !report).length,
-                }),
-              }),
-            ]}
-            href={to('readings')}
-          />
-          <ListRow
-            testID="to-photos"
-            title={t('visit.photos')}
-            lines={[t('visit.photosToday', { count: todays(photos) })]}
-            href={to('photos')}
-          />
-        </View>
+        <VisitRows lawn={lawn} open={open} today={today} />
         <View className="gap-4 lg:flex-1">
           <QuestionsCard lawn={lawn} today={today} />
           <Card>

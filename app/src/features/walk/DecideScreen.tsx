@@ -24,31 +24,12 @@ import type { SeasonQuestion, SeasonView } from '@/workers/seasonView';
 import { SeasonPending } from '@/features/season/SeasonPending';
 import { useLawnSeason } from '@/features/season/useLawnSeason';
 import { useWalkStore, type WalkDraft, type WeedDraft } from '@/state/walkStore';
-import {
-  Button,
-  ChoiceGroup,
-  daysOn,
-  Empty,
-  Failed,
-  LinkButton,
-  number,
-  numberText,
-  percent,
-  PickerField,
-  Screen,
-  Words,
-} from '@/ui';
-import { CannotTellCard } from './CannotTellCard';
-import { CauseOption } from './CauseOption';
-import { CauseSearch } from './CauseSearch';
+import { Button, Empty, Failed, LinkButton, number, numberText, Screen, Words } from '@/ui';
+import { CauseChoices } from './CauseChoices';
 import { OptionsCard } from './OptionsCard';
 import { readWeeds } from './readWeeds';
 import { useWalkDiagnosis } from './useWalkDiagnosis';
 import { WeedRows } from './WeedRows';
-
-/** Days until an undecided patch is looked at again. */
-const RECHECK_DAYS = 7;
-const LEAVE_DAYS = 14;
 
 /** What the technician makes of it, and what grows in the zone; then the walk is kept. */
 export function DecideScreen({ lawnId }: { lawnId: string }) {
@@ -115,8 +96,6 @@ function Decide({
   const drawnPct = drawn.weeds.reduce((sum, { cover }) => sum + cover, 0) * 100;
   const tooMuch = read.totalPct + drawnPct + grassPct > 100.5;
   const decide = (decision: Decision) => store.change(lawn.id, { decision });
-  const confirm = (cause: string) =>
-    decide({ kind: 'cause', cause, option: null, by: 'look', lookAgainOn: null });
   const setWeeds = (weeds: WeedDraft[]) => store.change(lawn.id, { weeds });
   const leading = diagnosis.posterior
     .filter(({ cause }) => cause !== UNKNOWN_CAUSE)
@@ -166,23 +145,7 @@ function Decide({
     );
   };
 
-  const top = leading[0];
   const chosen = decision?.kind === 'cause' ? decision.cause : null;
-  const choose = (value: string) => {
-    if (value === 'cannot-tell') {
-      decide({
-        kind: 'cannot-tell',
-        lookAgainOn: daysOn(company.today, RECHECK_DAYS) as typeof company.today,
-        sample: null,
-      });
-    } else if (value === 'leave') {
-      decide({
-        kind: 'leave',
-        cause: top && top.p >= 0.5 ? top.cause : null,
-        lookAgainOn: daysOn(company.today, LEAVE_DAYS) as typeof company.today,
-      });
-    } else confirm(value);
-  };
   return (
     <Screen
       title={t('decide.title')}
@@ -213,60 +176,16 @@ function Decide({
         </>
       }
     >
-      <ChoiceGroup
-        label={t('decide.title')}
-        className="flex flex-col gap-2"
-        value={decision ? (chosen ?? decision.kind) : null}
-        onChange={choose}
-      >
-        {leading.map(({ cause, p }) => (
-          <CauseOption
-            key={cause}
-            value={cause}
-            testID={`confirm-${cause}`}
-            label={t('decide.confirm', { cause: t(`cause.${cause}`) })}
-            aside={t('common.percent', { value: percent(p) })}
-            chosen={chosen === cause}
-          />
-        ))}
-        <CauseSearch chosen={chosen} without={leading.map(({ cause }) => cause)} />
-        <CauseOption
-          value="cannot-tell"
-          testID="cannot-tell"
-          label={t('decide.cannotTell')}
-          lead={t('decide.cannotTellLead')}
-          chosen={decision?.kind === 'cannot-tell'}
-        />
-        <CauseOption
-          value="leave"
-          testID="leave"
-          label={t('decide.leave')}
-          lead={t('decide.leaveLead')}
-          chosen={decision?.kind === 'leave'}
-        />
-        {decision?.kind === 'cannot-tell' ? (
-          <CannotTellCard
-            diagnosis={diagnosis}
-            today={company.today}
-            sample={decision.sample}
-            bad={tried && badSample}
-            onSample={(sample) => decide({ ...decision, sample })}
-          />
-        ) : null}
-        {decision && decision.kind !== 'cause' ? (
-          <PickerField
-            type="date"
-            label={t('decide.lookAgain')}
-            value={decision.lookAgainOn}
-            min={daysOn(company.today, 1)}
-            onChange={(lookAgainOn) =>
-              lookAgainOn !== '' &&
-              decide({ ...decision, lookAgainOn: lookAgainOn as typeof company.today })
-            }
-            error={badDay ? t('decide.pastDay') : undefined}
-          />
-        ) : null}
-      </ChoiceGroup>
+      <CauseChoices
+        diagnosis={diagnosis}
+        leading={leading}
+        decision={decision}
+        today={company.today}
+        tried={tried}
+        badSample={badSample}
+        badDay={badDay}
+        onDecide={decide}
+      />
       {chosen && decision?.kind === 'cause' ? (
         <OptionsCard
           advice={decideOptions({
