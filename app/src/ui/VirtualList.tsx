@@ -54,18 +54,23 @@ export function VirtualList<Item>({
   const list = useRef<View>(null);
   const [margin, setMargin] = useState(0);
 
-  // eslint-disable-next-line react-hooks/exhaustive-deps -- after every drawing: it ends where nothing moved
   useLayoutEffect(() => {
-    // What stands above the list in the same frame: title, search, buttons.
     const own = list.current as unknown as HTMLElement | null;
     const around = frameOf(scroller);
-    if (own && around) {
+    if (!own || !around) return undefined;
+    // What stands above the list in the same frame: title, search, buttons, another list.
+    const measure = () =>
       setMargin(
         own.getBoundingClientRect().top - around.getBoundingClientRect().top + around.scrollTop,
       );
-    }
-    // What stands above may grow at any time; the same margin again draws nothing.
-  });
+    measure();
+    // It may grow at any time, and the frame's content with it; asked at each step of the scrolling it would
+    // hold up the frame.
+    if (typeof ResizeObserver === 'undefined' || !around.firstElementChild) return undefined;
+    const watch = new ResizeObserver(measure);
+    watch.observe(around.firstElementChild);
+    return () => watch.disconnect();
+  }, [scroller, items.length]);
   const rows = useVirtualizer({
     count: items.length,
     getScrollElement: () => frameOf(scroller),

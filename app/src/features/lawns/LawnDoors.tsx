@@ -8,12 +8,12 @@ const DOORS = ['plan', 'readings', 'photos', 'report'] as const;
 export function LawnDoors({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
   return (
-    <View className="flex-row flex-wrap gap-2" role="group" aria-label={t('lawn.doors')}>
+    <View className="flex-row flex-wrap gap-2" role="group" aria-label={t('lawnDoors.label')}>
       {DOORS.map((door) => (
         <View key={door} className="min-w-[45%] grow lg:min-w-0 lg:flex-1">
           <LinkButton
             kind="plain"
-            label={t(`lawn.door.${door}`)}
+            label={t(`lawnDoors.${door}`)}
             href={`/lawns/${lawnId}/${door}`}
           />
         </View>

@@ -1,4 +1,5 @@
 import type { PlanRole, PlanTextRole } from '@alfombra/core/drawing';
+import './planDyes';
 
 interface Look {
   fill?: string;
@@ -8,7 +9,7 @@ interface Look {
   dash?: string;
 }
 
-/** How each thing of a plan looks; the dyes stand in global.css, for light, dark and sun-bright. */
+/** How each thing of a plan looks; the dyes stand in `planDyes.ts`. */
 export const PLAN_LOOK: Readonly<Record<PlanRole, Look>> = {
   turf: { fill: 'url(#mown-lit)' },
   'turf-beside': { fill: 'url(#mown-pale)' },
