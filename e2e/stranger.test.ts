@@ -32,6 +32,12 @@ const RELOAD_SHARE = 0.5;
 /** A reload closes what a tab of the screen had opened; what is in it is found again when it is opened. */
 const BEHIND_A_TAB = ['Lifted, of ten'];
 
+/** A picture of one green point. */
+const LEAF = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkaGD4DwACiQGAzX6p8wAAAABJRU5ErkJggg==',
+  'base64',
+);
+
 const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
 for (const [size, viewport, touch] of [
@@ -93,6 +99,16 @@ for (const [size, viewport, touch] of [
       );
     const chip = (group: string, name: string) =>
       press(page.getByRole('group', { name: group }).getByRole('button', { name, exact: true }));
+    const pressed = (group: string, name: string, is = true) =>
+      page
+        .getByRole('group', { name: group })
+        .getByRole('button', { name, exact: true, pressed: is })
+        .waitFor();
+    const chosen = (group: string, name: string) =>
+      page
+        .getByRole('radiogroup', { name: group })
+        .getByRole('radio', { name, exact: true, checked: true })
+        .waitFor();
     const box = (label: string | RegExp) =>
       shown(
         page.getByRole(
@@ -179,12 +195,19 @@ for (const [size, viewport, touch] of [
       counted = 0;
       await fill('Name', 'Clementine Oddwick');
       await fill('Street or name', `3 Bramble ${size}`);
-      await extra(() => fill('Getting in', 'Side gate, mind the hens'));
+      await extra(async () => {
+        await fill('Getting in', 'Side gate, mind the hens');
+        await chip('Mows on', 'Sat');
+        await choose('Water runs', 'Evening');
+        await page.waitForTimeout(300);
+      });
       await page.reload();
       await sees('Kept on this device, not saved yet');
       await holds('Name', 'Clementine Oddwick');
       await holds('Street or name', `3 Bramble ${size}`);
       await holds('Getting in', 'Side gate, mind the hens');
+      await pressed('Mows on', 'Sat');
+      await chosen('Water runs', 'Evening');
       await button('Save');
       await page.waitForURL(/\/lawns\/[0-9a-f-]{36}$/);
       lawn = new URL(page.url()).pathname;
@@ -290,10 +313,17 @@ for (const [size, viewport, touch] of [
       for (let point = 0; point < 6; point += 1) await button('Anything else');
       await sees(/^70 % wanted/);
       await holds('Centipede', '70');
-      await extra(() => fill('Sun on a clear summer day', '7'));
+      await extra(async () => {
+        await fill('Sun on a clear summer day', '7');
+        await choose('A dog goes here', 'Yes');
+        await fill('Which dog', 'Bramble');
+        await choose('Finish of this zone', 'Showpiece');
+      });
       await reload();
       await holds('Centipede', '70');
       await holds('Sun on a clear summer day', '7');
+      await holds('Which dog', 'Bramble');
+      await chosen('Finish of this zone', 'Showpiece');
       await sees(/^70 % wanted/);
       await button('Save');
       await at('/visit');
@@ -463,6 +493,10 @@ for (const [size, viewport, touch] of [
     step('pins a photo on the plan', async () => {
       await extra(async () => {
         await follow(/^Photos/);
+        await chip('Layers of the plan', 'Site marks');
+        await reload();
+        await pressed('Layers of the plan', 'Site marks', false);
+        await chip('Layers of the plan', 'Site marks');
         await beside('Zone 1', 25, 15);
         await sees(/^In Zone 1/);
         await fill('What it shows', 'Thin along the walk');
@@ -472,6 +506,27 @@ for (const [size, viewport, touch] of [
         await button('Made-up turf picture (stand-in)');
         await sees('Thin along the walk');
         await hub();
+      });
+    });
+
+    step('puts a weed to a colleague with a photo, and finds it on Today', async () => {
+      await extra(async () => {
+        await follow(/^Measure and draw/);
+        await press(named('tab', 'Weeds'));
+        await button(/^Some broadleaf · Zone 1/);
+        await button('Ask a colleague what it is');
+        const choosing = page.waitForEvent('filechooser');
+        await button('Add a photo of it');
+        await (await choosing).setFiles({ name: 'leaf.png', mimeType: 'image/png', buffer: LEAF });
+        await named('button', 'Take another photo of it').waitFor();
+        await reload();
+        await named('button', 'Take another photo of it').waitFor();
+        await button('Save');
+        await button('Save the plan');
+        await at('/visit');
+        await page.goto(`${ADDRESS}/today`);
+        await sees(/a plant to name/);
+        await page.goto(`${ADDRESS}${lawn}/visit`);
       });
     });
 
@@ -543,6 +598,10 @@ for (const [size, viewport, touch] of [
       await follow(/^Zone 1/);
       await holds('Centipede', '70');
       await holds('Sun on a clear summer day', '7');
+      await holds('Which dog', 'Bramble');
+      await page.goto(`${ADDRESS}${lawn}/property`);
+      await pressed('Mows on', 'Sat');
+      await chosen('Water runs', 'Evening');
       await page.goto(`${ADDRESS}${lawn}/season`);
       await button('All');
       await sees('Look again at place 1');

@@ -65,6 +65,12 @@ const LAWN: Lawn = {
     }),
   ],
 };
+const WATER = [
+  { x: -30, y: 0 },
+  { x: -20, y: 0 },
+  { x: -20, y: 10 },
+];
+const PIN = { id: PATCH, at: { x: -30, y: 5 }, note: '', seenOn: '2026-04-08' };
 const LOOK: Visit['looks'][number] = {
   zoneId,
   patchId: PATCH,
@@ -91,7 +97,7 @@ function seen(lawn: Lawn, look: Visit['looks'][number] = LOOK): string {
   const words = { area: String, feature: String, length: String };
   return JSON.stringify([
     seasonView(question).season,
-    lawn.zones.map((zone) => siteCautions(lawn.property, zone.site)),
+    lawn.zones.map((zone) => siteCautions(lawn, zone)),
     zonesAsKnown(lawn).map((zone) => [
       ...answeredSigns({
         site: zone.site,
@@ -257,6 +263,19 @@ const FACTS: [string, () => boolean][] = [
     'zone.tolerated',
     () => told(() => zoned((zone) => ({ ...zone, tolerated: ['bermuda-common'] })), [0]),
   ],
+  ['zone.upkeep', () => told(() => zoned((zone) => ({ ...zone, upkeep: 'showpiece' })), [0])],
+  ['zone.project', () => told(() => zoned((zone) => ({ ...zone, project: 'build' })), [0])],
+  ...(
+    [
+      ['water', { features: [{ kind: 'water', outline: WATER }] }],
+      ['well', { pins: [{ ...PIN, kind: 'well' }] }],
+    ] as const
+  ).map(([name, drawn]): [string, () => boolean] => [
+    `lawn.${name}`,
+    () =>
+      JSON.stringify(siteCautions({ ...LAWN, ...drawn } as unknown as Lawn, LAWN.zones[0]!)) !==
+      JSON.stringify(siteCautions(LAWN, LAWN.zones[0]!)),
+  ]),
   ['lawn.northDeg', () => told((lawn) => ({ ...lawn, northDeg: 90 }), [0])],
   ['lawn.region', () => told((lawn) => ({ ...lawn, region: 'north' }), [0])],
   ['lawn.upkeep', () => told((lawn) => ({ ...lawn, upkeep: 'basic' }), [0])],

@@ -56,7 +56,7 @@ export function yearView(question: YearQuestion): YearView {
   const { region, upkeep, readings, weather } = question;
   const main = assumedGrass(question.zone, region);
   const zone = { ...question.zone, desired: [main] };
-  const yearly = grass(main).nitrogen?.yearLbPer1000[UPKEEP_INDEX[upkeep]] ?? 0;
+  const yearly = grass(main).nitrogen?.yearLbPer1000[UPKEEP_INDEX[zone.upkeep ?? upkeep]] ?? 0;
   const year = lawnYear(zone, weather, readings, yearly);
   const first = localDate(`${yearOf(weather.today)}-01-01`);
   const days: DayReading[] = [];

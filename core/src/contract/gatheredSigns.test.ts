@@ -1,3 +1,4 @@
+import { propertySchema } from './lawn';
 import { patchSchema, zoneSchema } from '../lawn';
 import { addDays, localDate } from '../units';
 import { applicationRecordSchema } from './applicationRecord';
@@ -35,9 +36,10 @@ const patch = (x: number, y: number, sizeFt = 4) =>
     lengthFt: sizeFt,
     seenOn: '2026-07-10',
   });
+const property = propertySchema.parse({});
 const gather = (fields: Partial<GatherInput> = {}) =>
   gatheredSigns({
-    lawn: { features: [], pins: [], lines: [], upkeep: 'standard', patches: [] },
+    lawn: { features: [], pins: [], lines: [], upkeep: 'standard', patches: [], property },
     zone: zone(),
     patch: null,
     today,
@@ -89,6 +91,7 @@ describe('the place of a patch', () => {
     ],
     upkeep: 'standard' as const,
     patches: [],
+    property,
   };
   it('beside the drive it is at paving and at the road, and far from the door', () => {
     const signs = gather({ lawn, patch: patch(96, 30) });
@@ -172,8 +175,42 @@ describe('what was put down', () => {
     expect(yes(gather({ records: [record(22, [spray], hot)] }))).toEqual([]);
   });
   it('takes a showpiece for lush', () => {
-    const lawn = { features: [], pins: [], lines: [], upkeep: 'showpiece' as const, patches: [] };
+    const lawn = {
+      features: [],
+      pins: [],
+      lines: [],
+      upkeep: 'showpiece' as const,
+      patches: [],
+      property,
+    };
     expect(yes(gather({ lawn }))).toEqual(['c-lush']);
+  });
+});
+
+describe('how the owner waters', () => {
+  const watered = (fields: Partial<typeof property>) =>
+    gather({
+      lawn: {
+        features: [],
+        pins: [],
+        lines: [],
+        upkeep: 'standard',
+        patches: [],
+        property: { ...property, ...fields },
+      },
+    });
+  const week = ['sun', 'mon', 'tue', 'wed', 'thu', 'fri', 'sat'] as const;
+  it('answers the evening and the daily watering, and nothing that nobody said', () => {
+    expect(watered({})).toEqual({});
+    expect(yes(watered({ waterAt: 'evening' }))).toEqual(['c-evening']);
+    expect(watered({ waterAt: 'early' })['c-evening']).toEqual({ answer: false, from: 'property' });
+  });
+  it.each([
+    [5, false],
+    [6, true],
+    [7, true],
+  ])('%s days a week: daily is %s', (days, daily) => {
+    expect(watered({ waterDays: week.slice(0, days) })['c-daily']?.answer).toBe(daily);
   });
 });
 

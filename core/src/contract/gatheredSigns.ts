@@ -1,7 +1,7 @@
 import type { Answers } from '../diagnosis';
 import { fertilizer, grass, herbicide, phSpots, testThresholds } from '../knowledge';
 import { gathering, severeColdF, wholeLawnSigns } from '../knowledge/gathering';
-import { closestOnEdge } from '../lawn/editOutline';
+import { runDistance } from '../lawn/gap';
 import { mainGrass, probeVerdict, type Patch, type Point, type Zone } from '../lawn';
 import { addDays, daysBetween, type LocalDate } from '../units';
 import { contextSigns, type DailyWeather } from '../weather';
@@ -11,7 +11,7 @@ import type { PhReading } from './reading';
 import type { SoilSample } from './soilSample';
 
 /** Where an answer came from that nobody tapped. */
-export type GatheredFrom = 'weather' | 'plan' | 'record' | 'soil' | 'earlier-look';
+export type GatheredFrom = 'weather' | 'plan' | 'record' | 'soil' | 'property' | 'earlier-look';
 
 export interface GatheredSign {
   answer: boolean;
@@ -19,7 +19,7 @@ export interface GatheredSign {
 }
 
 export interface GatherInput {
-  lawn: Pick<Lawn, 'features' | 'pins' | 'lines' | 'upkeep' | 'patches'>;
+  lawn: Pick<Lawn, 'features' | 'pins' | 'lines' | 'upkeep' | 'patches' | 'property'>;
   zone: Zone;
   /** `null`: the whole zone is looked at, which has no place of its own. */
   patch: Patch | null;
@@ -34,16 +34,6 @@ export interface GatherInput {
 }
 
 const distance = (p: Point, q: Point): number => Math.hypot(q.x - p.x, q.y - p.y);
-const runDistance = (p: Point, points: readonly Point[], closed: boolean): number =>
-  Math.min(
-    ...points
-      .map((a, index): [Point, Point | undefined] => [
-        a,
-        points[index + 1] ?? (closed ? points[0] : undefined),
-      ])
-      .map(([a, b]) => distance(p, b ? closestOnEdge(p, a, b) : a)),
-  );
-
 /** What lies beside a patch on the plan, and the site's own measures. */
 function placeSigns({ lawn, zone, patch }: GatherInput): Record<string, boolean> {
   const signs: Record<string, boolean> = {};
@@ -163,8 +153,18 @@ function recordSigns({ zone, records, today, lawn }: GatherInput): Record<string
   if (within(days.newTurf).some(({ materials }) => materials.some(({ kind }) => kind === 'seed'))) {
     signs['c-newturf'] = true;
   }
-  if (lawn.upkeep === 'showpiece') signs['c-lush'] = true;
+  if ((zone.upkeep ?? lawn.upkeep) === 'showpiece') signs['c-lush'] = true;
   return signs;
+}
+
+/** How the owner waters, as far as somebody said. */
+function wateringSigns({ lawn: { property } }: GatherInput): Record<string, boolean> {
+  const { waterAt, waterDays } = property;
+  const daysAWeek = new Set(waterDays).size;
+  return {
+    ...(waterAt === 'unknown' ? {} : { 'c-evening': waterAt === 'evening' }),
+    ...(daysAWeek === 0 ? {} : { 'c-daily': daysAWeek >= gathering.dailyFrom }),
+  };
 }
 
 /**
@@ -248,6 +248,7 @@ export function gatheredSigns(input: GatherInput): Record<string, GatheredSign> 
     ...from('record', recordSigns(input)),
     ...from('soil', kitSigns(input)),
     ...from('soil', soilSigns(input)),
+    ...from('property', wateringSigns(input)),
     ...from('earlier-look', sharedSigns(input.earlier)),
   ]);
 }

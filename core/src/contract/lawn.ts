@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { regionSchema, weed } from '../knowledge';
-import { patchSchema, pointSchema, zoneSchema } from '../lawn';
-import { clashChoicesSchema, upkeepSchema } from '../program';
+import { patchSchema, pointSchema, upkeepSchema, zoneSchema } from '../lawn';
+import { clashChoicesSchema } from '../program';
 import { localDateSchema } from '../weather';
 import { questionSchema } from './question';
 
@@ -22,6 +22,7 @@ export const PIN_KINDS = [
   'wet-low-ground',
   'snow-pile',
   'pet-door',
+  'well',
   'tree',
   'utility-box',
   'rock',
@@ -77,19 +78,32 @@ export const weedPatchSchema = z.object({
   seenOn: localDateSchema,
   /** Waits for a better look, for instance when it has greened up. */
   lookAgainOn: localDateSchema.nullable().default(null),
-  /** Put to a colleague, with what was seen of the plant by character; `null`: nobody is asked. */
+  /** Put to a colleague, with what was seen of the plant by character and a photo; `null`: nobody is asked. */
   asked: z
-    .object({ on: localDateSchema, seen: z.record(z.string(), z.string()) })
+    .object({
+      on: localDateSchema,
+      seen: z.record(z.string(), z.string()),
+      photoId: z.uuid().nullable().default(null),
+    })
     .nullable()
     .default(null),
 });
 export type WeedPatch = z.infer<typeof weedPatchSchema>;
 
+/** Days of the week as a calendar of the country lists them. */
+export const WEEKDAYS = ['sun', 'mon', 'tue', 'wed', 'thu', 'fri', 'sat'] as const;
+export type Weekday = (typeof WEEKDAYS)[number];
+
 /** How a property is to be treated and reached. */
 export const propertySchema = z.object({
   access: z.string().max(500).default(''),
   mows: z.enum(['owner', 'service', 'us', 'unknown']).default('unknown'),
+  /** Usual days; none: nobody said, or there are none. */
+  mowDays: z.array(z.enum(WEEKDAYS)).max(7).default([]),
   waters: z.enum(['owner', 'system', 'nobody', 'unknown']).default('unknown'),
+  waterDays: z.array(z.enum(WEEKDAYS)).max(7).default([]),
+  /** Time of day at which the water runs. */
+  waterAt: z.enum(['early', 'midday', 'evening', 'unknown']).default('unknown'),
   intensity: z.enum(['gentle', 'normal', 'hard']).default('normal'),
   budget: z.string().max(120).default(''),
   pets: z.boolean().nullable().default(null),

@@ -1,38 +1,73 @@
-import type { Zone } from '../lawn';
-import type { Lawn, Property } from './lawn';
+import type { Point, Zone } from '../lawn';
+import { gapTo } from '../lawn/gap';
+import type { Lawn, Weekday } from './lawn';
 
 /** A caution of the place, for every card of work that is done there; the label and local rules outrank it. */
 export interface SiteCaution {
   rule:
     | 'site-pond'
+    | 'site-pond-at'
     | 'site-well'
+    | 'site-well-at'
+    | 'site-dog'
     | 'site-pets'
     | 'site-children'
     | 'site-neighbours'
     | 'site-tree-roots'
-    | 'site-tender-plants';
-  inputs: Record<string, string>;
+    | 'site-tender-plants'
+    | 'site-mow-days'
+    | 'site-water-days';
+  inputs: { who?: string; feet?: number; days?: readonly Weekday[] };
 }
 
-/** What the property and the zone ask to be careful of, the water first. */
+/** A drawn pond or well farther than this from a zone is no matter of that zone, ft (common practice). */
+const WATER_REACH_FT = 200;
+
+/** The nearest water and well that are drawn, whole feet from the zone; `null`: none in reach. */
+function drawnWater({ features, pins }: Pick<Lawn, 'features' | 'pins'>, { outline }: Zone) {
+  const nearest = (places: readonly (readonly Point[])[]): number | null => {
+    const feet = Math.min(Infinity, ...places.map((place) => gapTo(outline, place)));
+    return feet <= WATER_REACH_FT ? Math.round(feet) : null;
+  };
+  return {
+    water: nearest(features.flatMap(({ kind, outline: at }) => (kind === 'water' ? [at] : []))),
+    well: nearest(pins.flatMap(({ kind, at }) => (kind === 'well' ? [[at]] : []))),
+  };
+}
+
+/**
+ * What the property and the zone ask to be careful of, the water first. What is drawn on the plan says how far
+ * it is; the days of mowing and watering say what to keep clear of.
+ */
 export function siteCautions(
-  { waterNear, pets, children, sensitiveNeighbours }: Property,
-  site: Pick<Zone['site'], 'treeRoots' | 'sensitivePlants' | 'dog'>,
+  lawn: Pick<Lawn, 'features' | 'pins' | 'property'>,
+  zone: Zone,
 ): SiteCaution[] {
+  const { waterNear, pets, children, sensitiveNeighbours, mowDays, waterDays } = lawn.property;
+  const { site } = zone;
   const caution = (
     holds: boolean,
     rule: SiteCaution['rule'],
     inputs: SiteCaution['inputs'] = {},
   ): SiteCaution[] => (holds ? [{ rule, inputs }] : []);
   const who = sensitiveNeighbours.trim();
+  const drawn = drawnWater(lawn, zone);
   return [
-    ...caution(waterNear === 'pond-or-stream', 'site-pond'),
-    ...caution(waterNear === 'well', 'site-well'),
-    ...caution(pets === true || site.dog === true, 'site-pets'),
+    ...(drawn.water === null
+      ? caution(waterNear === 'pond-or-stream', 'site-pond')
+      : caution(true, 'site-pond-at', { feet: drawn.water })),
+    ...(drawn.well === null
+      ? caution(waterNear === 'well', 'site-well')
+      : caution(true, 'site-well-at', { feet: drawn.well })),
+    ...(site.whichDog !== ''
+      ? caution(true, 'site-dog', { who: site.whichDog })
+      : caution(pets === true || site.dog === true, 'site-pets')),
     ...caution(children === true, 'site-children'),
     ...caution(who !== '', 'site-neighbours', { who }),
     ...caution(site.treeRoots, 'site-tree-roots'),
     ...caution(site.sensitivePlants, 'site-tender-plants'),
+    ...caution(mowDays.length > 0, 'site-mow-days', { days: mowDays }),
+    ...caution(waterDays.length > 0, 'site-water-days', { days: waterDays }),
   ];
 }
 

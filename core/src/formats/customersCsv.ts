@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { customerBodySchema, type CustomerBody } from '../contract/customer';
 import { propertySchema, type Property } from '../contract/lawn';
 import { regionSchema, type Region } from '../knowledge';
-import { upkeepSchema, type Upkeep } from '../program';
+import { upkeepSchema, type Upkeep } from '../lawn';
 import { csvRows } from './csvRows';
 import type { RowError } from './rowError';
 

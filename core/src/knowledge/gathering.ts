@@ -10,6 +10,8 @@ export const gathering = {
   treeFt: 25,
   /** Farther than this from every drawn one, ft: it is not there. */
   clearFt: 40,
+  /** Days a week from which watering is called daily. */
+  dailyFrom: 6,
   slopePct: 10,
   shadeBelowHours: 4,
   hotF: 85,

@@ -390,6 +390,8 @@ export function pinGlyph(kind: string): PinGlyph {
       return { ink: 'warn', path: 'M-1.5-8H1.5L1 2H-1zM-1.5 4.500H1.5V7.500H-1.5z', filled: true };
     case 'tree':
       return { ink: 'mark', path: 'M0 8V2M0 2C-7 2-7-8 0-8S7 2 0 2z', filled: false };
+    case 'well':
+      return { ink: 'wet', path: 'M-7 8V-1H7V8zM-8-4H8M-5-4V-8H5V-4M0-8V-1', filled: false };
     case 'rock':
       return { ink: 'mark', path: 'M-7 5L-4-4 2-6 7 1 5 6z', filled: true };
     default:

@@ -53,6 +53,8 @@ export const siteSchema = z.object({
   factors: z.array(z.enum(SITE_FACTORS)).default([]),
   irrigated: z.boolean().nullable().default(null),
   dog: z.boolean().nullable().default(null),
+  /** Which dog it is, where there are several. */
+  whichDog: z.string().trim().max(60).default(''),
   /** Trees or beds whose roots reach into the zone. */
   treeRoots: z.boolean().default(false),
   /** Vegetables, grapes or flowers within 100 ft. */
@@ -79,6 +81,10 @@ export const measureSchema = z.object({
   cornerSigmaFt: z.number().positive().nullable().default(null),
 });
 
+/** How much the customer wants of a lawn. */
+export const upkeepSchema = z.enum(['basic', 'standard', 'showpiece']);
+export type Upkeep = z.infer<typeof upkeepSchema>;
+
 export const edgeStateSchema = z.enum(['confirmed', 'assumed']);
 
 export const zoneSchema = z
@@ -97,6 +103,10 @@ export const zoneSchema = z
     desired: z.array(grassSlugSchema),
     /** Grasses that may stay though nobody wants them; any other grass is a weed. */
     tolerated: z.array(grassSlugSchema).default([]),
+    /** What is wanted of this zone; `null`: what is wanted of the whole lawn. */
+    upkeep: upkeepSchema.nullable().default(null),
+    /** Care for the stand that is there, or establish one: a new build, or one to be started over. */
+    project: z.enum(['keep', 'build']).default('keep'),
     site: siteSchema,
   })
   .superRefine((zone, context) => {

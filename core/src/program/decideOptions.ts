@@ -1,7 +1,7 @@
 import { cause as causeOf, grass, type GrassSlug } from '../knowledge';
 import { decisionRules as rules, recoveryOf } from '../knowledge/decisionRules';
 import { addDays, type LocalDate } from '../units';
-import type { Upkeep } from './seasonInput';
+import type { Upkeep } from '../lawn';
 
 /** What can be done about a cause. */
 export const OPTIONS = ['leave', 'fix', 'treat', 'prevent', 'repair', 'renovate', 'lab'] as const;

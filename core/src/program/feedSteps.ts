@@ -36,7 +36,7 @@ export function feedSteps(
 ): { steps: FeedStep[]; leftOut: Reason[] } {
   const { input, zone, season, main, grasses, areaFt2, records } = zoneCase;
   const calendar = feedingCalendars.find((entry) => entry.grasses.includes(main));
-  const yearly = grass(main).nitrogen?.yearLbPer1000[UPKEEP_INDEX[input.upkeep]];
+  const yearly = grass(main).nitrogen?.yearLbPer1000[UPKEEP_INDEX[zone.upkeep ?? input.upkeep]];
   const steps: FeedStep[] = [];
   const leftOut: Reason[] = [];
   if (!calendar || yearly === undefined) return { steps, leftOut };

@@ -89,8 +89,11 @@ export function planZone(input: SeasonInput, zone: Zone): Season {
   // A choice for prevention settles the seeding before anything is laid out around it.
   const clashId = (group: EmergenceWindow, step: SprayStep) =>
     `${zone.id}:seed-or-prevent:${group.slug}:${yearOf(step.window.best)}`;
+  // Establishing a stand is what the customer has asked for, unless somebody chose otherwise.
+  const choiceOf = (id: string): Clash['choice'] =>
+    input.choices[id] ?? (zone.project === 'build' ? 'seed' : null);
   const chosenPrevent = groups.some(
-    ({ group, step, clash }) => clash && step && input.choices[clashId(group, step)] === 'prevent',
+    ({ group, step, clash }) => clash && step && choiceOf(clashId(group, step)) === 'prevent',
   );
   let heldSeed = false;
   for (const { group } of groups) {
@@ -115,7 +118,7 @@ export function planZone(input: SeasonInput, zone: Zone): Season {
       continue;
     }
     const id = clashId(group, step);
-    const choice = input.choices[id] ?? null;
+    const choice = choiceOf(id);
     result.clashes.push({
       id,
       zoneId: zone.id,

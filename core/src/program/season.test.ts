@@ -171,6 +171,27 @@ describe('other lawns', () => {
     const counted = plan(zone, { pointCount: { hits: 48, points: 100 } });
     expect(counted.leftOut.map(({ reason }) => reason.rule)).toContain('seed-count-more');
   });
+  it('sows all of a zone that is to be established, before any prevention, until it is', () => {
+    const build: Zone = { ...fescue, project: 'build' };
+    const season = plan(build, { weeds: [CRAB, POA] });
+    const [seed] = of(season, 'seed');
+    expect(seed).toMatchObject({ use: 'new' });
+    expect(seed!.because[0]!.rule).toBe('seed-build');
+    expect(season.clashes.map(({ choice }) => choice)).toEqual(['seed']);
+    const picked = plan(build, {
+      weeds: [CRAB, POA],
+      choices: { [season.clashes[0]!.id]: 'prevent' },
+    });
+    expect(of(picked, 'seed')).toEqual([]);
+    const dense = testZone(1, [{ species: 'tall-fescue', cover: 0.95 }]);
+    expect(of(plan({ ...dense, project: 'build' }), 'seed')).toEqual([]);
+  });
+  it('feeds a zone for the finish that is wanted there', () => {
+    const total = (zone: Zone) =>
+      of(plan(zone), 'feed').reduce((sum, { nLbPer1000 }) => sum + nLbPer1000, 0);
+    expect(total({ ...fescue, upkeep: 'showpiece' })).toBeGreaterThan(total(fescue));
+    expect(total({ ...fescue, upkeep: 'standard' })).toBe(total(fescue));
+  });
   it('sprays nothing foliar on a lawn that had no water', () => {
     const zone = testZone(5, [{ species: 'zoysia-wide', cover: 0.9 }], { irrigated: false });
     const day = localDate('2026-07-20');

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { regionSchema, weed } from '../knowledge';
-import { zoneSchema } from '../lawn';
+import { upkeepSchema, zoneSchema } from '../lawn';
 import { shelfLabelSchema, type Application } from '../rates';
 import { localDateSchema } from '../weather';
 import type { SoilSeason } from '../weather';
@@ -64,10 +64,6 @@ export const zoneFindingSchema = z.object({
 export type ZoneFinding = z.infer<typeof zoneFindingSchema>;
 
 const monthDay = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'a day as MM-DD');
-
-/** How much the customer wants of the lawn. */
-export const upkeepSchema = z.enum(['basic', 'standard', 'showpiece']);
-export type Upkeep = z.infer<typeof upkeepSchema>;
 
 /** What the place has ruled about fertilizer; the strictest of the company's area. */
 export const ordinanceSchema = z.object({

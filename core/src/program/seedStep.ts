@@ -19,7 +19,9 @@ export function seedStep(zoneCase: ZoneCase): { step: SeedStep | null; reason: R
   const { input, zone, season, areaFt2, main } = zoneCase;
   const cover = desiredCover(zone);
   const count = input.findings.find(({ zoneId }) => zoneId === zone.id)?.pointCount;
-  const decision = coverDecision(cover, main, count);
+  const found = coverDecision(cover, main, count);
+  // Where a stand is to be established, whatever is not enough yet is started over.
+  const decision = zone.project === 'build' && found !== 'enough' ? 'renovate' : found;
   const coverPct = Math.round(cover * 100);
   if (decision === 'enough') return { step: null, reason: null };
   if (decision === 'count-more') {
@@ -91,7 +93,15 @@ export function seedStep(zoneCase: ZoneCase): { step: SeedStep | null; reason: R
         { kind: 'moist-soil' },
       ],
       because: [
-        { rule: use === 'new' ? 'seed-renovate' : 'seed-cover-short', inputs: { coverPct } },
+        {
+          rule:
+            zone.project === 'build'
+              ? 'seed-build'
+              : use === 'new'
+                ? 'seed-renovate'
+                : 'seed-cover-short',
+          inputs: { coverPct },
+        },
         {
           rule: 'seed-window',
           inputs: { opensF: rule.opensF, closesF: rule.closesF, direction: rule.direction },

@@ -69,7 +69,7 @@ export function NameSheet({
       stage: '2-4-tiller',
       seenOn: today,
       lookAgainOn: again === '' ? null : (again as LocalDate),
-      asked: unsure ? { on: today, seen } : null,
+      asked: unsure ? { on: today, seen, photoId: null } : null,
     });
   const alikes = lookAlikesOf(candidate.taxon);
   if (patch) {
@@ -77,6 +77,7 @@ export function NameSheet({
       <WeedPatchSheet
         patch={patch}
         zone={chosen?.name ?? ''}
+        lawnId={lawn.id}
         draftKey={`key:${lawn.id}`}
         onClose={() => setPatch(null)}
         onRemove={() => setPatch(null)}

@@ -94,9 +94,6 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
       title={lawn.name}
       lead={`${lawn.customer} · ${t('common.ft2', { value: number(lawn.zones.reduce((sum, z) => sum + zoneArea(z), 0)) })}`}
       back={back}
-      aside={
-        weather.station.standIn ? <Tag label={t('common.standIn')} tone="caution" /> : undefined
-      }
       footer={
         <View className="flex-row gap-2">
           <View className="flex-1">
@@ -193,6 +190,11 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
             )}
           </View>
         </View>
+        {weather.station.standIn ? (
+          <View className="flex-row">
+            <Tag label={t('lawn.standInWeather')} tone="caution" />
+          </View>
+        ) : null}
         <View className="relative">
           <SeasonStrip soil={soil} steps={steps} />
           {year ? (

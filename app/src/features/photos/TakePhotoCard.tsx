@@ -1,19 +1,15 @@
 import type { Lawn, LocalDate, Point } from '@alfombra/core';
 import { labelPlace } from '@alfombra/core/drawing';
-import { useState } from 'react';
 import { useController } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
-import { v7 as uuid } from 'uuid';
 import { z } from 'zod';
-import { usePutPhoto } from '@/api/queries';
-import { useFailureWords } from '@/api/useFailureWords';
 import { PlacePicker } from '@/features/plan/drawing/PlacePicker';
 import { LawnPicture } from '@/features/plan/drawing/LawnPicture';
 import { FileButton } from '@/features/property/FileButton';
-import { exchange } from '@/features/property/useExchange';
 import { useDraftForm } from '@/state/useDraftForm';
 import { Button, Card, Failed, FormField, Title, Words } from '@/ui';
 import { smallPhoto, standInPhoto } from './photoFile';
+import { useKeepPhoto } from './useKeepPhoto';
 
 const photoFormSchema = z.object({
   note: z.string().trim().max(500, 'property.tooLong'),
@@ -24,9 +20,7 @@ type PhotoDraft = z.input<typeof photoFormSchema>;
 /** Takes a photo, makes it small and placeless, and pins it on the plan. */
 export function TakePhotoCard({ lawn, today }: { lawn: Lawn; today: LocalDate }) {
   const { t } = useTranslation();
-  const words = useFailureWords();
-  const put = usePutPhoto(lawn.id);
-  const [failure, setFailure] = useState<string | null>(null);
+  const { keep: keepPhoto, failure, busy } = useKeepPhoto(lawn.id, today);
   const { form, done, discard } = useDraftForm({
     key: `photo:${lawn.id}`,
     source: lawn.id,
@@ -36,32 +30,9 @@ export function TakePhotoCard({ lawn, today }: { lawn: Lawn; today: LocalDate })
   const at = useController({ control: form.control, name: 'at' }).field;
   const keep = (make: () => Promise<ArrayBuffer>, standIn: boolean) =>
     form.handleSubmit(async (read) => {
-      setFailure(null);
-      try {
-        const { withoutPlaceData } = await exchange();
-        const clean = withoutPlaceData(new Uint8Array(await make()));
-        const bytes = clean.slice().buffer;
-        await put.mutateAsync({
-          id: uuid(),
-          bytes,
-          body: {
-            ...read,
-            lawnId: lawn.id,
-            date: today,
-            standIn,
-            type: 'image/jpeg',
-            bytes: bytes.byteLength,
-          },
-        });
-        done();
-        discard();
-      } catch (error) {
-        setFailure(
-          error instanceof Error && error.name === 'InvalidStateError'
-            ? t('photos.unreadable')
-            : words(error),
-        );
-      }
+      if ((await keepPhoto(make, { ...read, standIn })) === null) return;
+      done();
+      discard();
     })();
   const first = lawn.zones[0];
   return (
@@ -101,7 +72,7 @@ export function TakePhotoCard({ lawn, today }: { lawn: Lawn; today: LocalDate })
       <Button
         kind="plain"
         label={t('photos.standIn')}
-        busy={put.isPending ? t('common.loading') : null}
+        busy={busy ? t('common.loading') : null}
         onPress={() =>
           void keep(
             () => standInPhoto(lawn.name.length * 131 + form.getValues('note').length, 0.7),

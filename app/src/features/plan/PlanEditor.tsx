@@ -254,6 +254,7 @@ export function PlanEditor({
       <WeedPatchSheet
         patch={patch}
         zone={nameOf(patch?.zoneId ?? '')}
+        lawnId={lawn.id}
         draftKey={`plan:${lawn.id}`}
         onClose={() => setPatch(null)}
         onKeep={(kept) => {

@@ -64,7 +64,7 @@ export const GroundSheet = memo(function GroundSheet({
   return (
     <Sheet view={view}>
       <MownStripes />
-      <Path d={gridPath(from, to, view.at)} stroke="var(--line)" fill="none" />
+      <Path d={gridPath(from, to, view.at)} stroke="var(--plan-grid)" fill="none" />
       <PlanShapes
         shapes={[
           ...groundShapes({ zones: others, features, patches: NONE, pins }, view, words, {

@@ -18,6 +18,7 @@ import {
   typedNumber,
   Words,
 } from '@/ui';
+import { AskColleague } from './AskColleague';
 import {
   newWeedPatchKey,
   weedPatchDraft,
@@ -34,6 +35,7 @@ const MOST_FOUND = 6;
 export function WeedPatchSheet({
   patch,
   zone,
+  lawnId,
   draftKey,
   onClose,
   onKeep,
@@ -42,6 +44,7 @@ export function WeedPatchSheet({
   patch: NewWeedPatch | null;
   /** Name of the zone that was touched. */
   zone: string;
+  lawnId: string;
   /** Where a new patch is drawn; a half described one is kept under it. */
   draftKey: string;
   onClose: () => void;
@@ -55,6 +58,7 @@ export function WeedPatchSheet({
         <Form
           key={patch.id}
           patch={patch}
+          lawnId={lawnId}
           draftKey={draftKey}
           onKeep={onKeep}
           onRemove={onRemove}
@@ -66,11 +70,13 @@ export function WeedPatchSheet({
 
 function Form({
   patch,
+  lawnId,
   draftKey,
   onKeep,
   onRemove,
 }: {
   patch: NewWeedPatch;
+  lawnId: string;
   draftKey: string;
   onKeep: (patch: WeedPatch) => void;
   onRemove: (id: string) => void;
@@ -139,18 +145,6 @@ function Form({
           }}
         />
       ))}
-      {patch.asked && Object.keys(patch.asked.seen).length > 0 ? (
-        <Words size="note" tone="second">
-          {t('plan.seenOfIt', {
-            list: Object.entries(patch.asked.seen)
-              .map(
-                ([character, state]) =>
-                  `${t(`key.character.${character}`)}: ${t(`key.state.${state}`)}`,
-              )
-              .join(' · '),
-          })}
-        </Words>
-      ) : null}
       {named && patch.plant?.kind === 'weed' && patch.plant.confidence !== null ? (
         <Button
           kind="plain"
@@ -158,11 +152,7 @@ function Form({
           onPress={() => name({ kind: 'weed', weed: named, confidence: null })}
         />
       ) : null}
-      <Chip
-        label={t('plan.askColleague')}
-        chosen={ask.value}
-        onPress={() => ask.onChange(!ask.value)}
-      />
+      <AskColleague control={control} patch={patch} lawnId={lawnId} today={today} />
       <View className="flex-row flex-wrap gap-2">
         {(['length', 'width'] as const).map((side) => (
           <View key={side} className="min-w-[100px] flex-1">

@@ -1,7 +1,8 @@
 import { polygonArea } from '@alfombra/core';
 import { walkedOutline, type Fix } from '@alfombra/core/measuring';
-import { areaDoubt, doubtWords } from '@/features/season/productWords';
+import { amountWords, areaDoubt, doubtWords } from '@/features/season/productWords';
 import { i18next } from '@/i18n';
+import '@/i18n/deepWords';
 import { testLawn } from '@/testdata/testLawn';
 import { standInWalker } from './locationSource';
 import { boxOf } from './usePlanView';
@@ -49,6 +50,7 @@ describe('amounts of a zone whose area is not sure', () => {
     ratePerAcre: 1,
     ratePer1000: 1,
     total: 10,
+    measure: 'fl-oz' as const,
   };
   it('carry both ends of the interval', () => {
     const zone = testLawn().zones[0]!;
@@ -58,6 +60,14 @@ describe('amounts of a zone whose area is not sure', () => {
     expect(doubt.high - 1).toBeCloseTo(1 - doubt.low, 9);
     const words = doubtWords(i18next.t, line, { low: 0.9, high: 1.1 });
     expect(words).toBe('between 9 and 11 fl oz as the area may be off');
+  });
+  it.each([
+    [8.8, '8.8 fl oz for 6,000 ft²'],
+    [0.05, '1 mL for 6,000 ft²'],
+    [0.002, '0.05 mL for 6,000 ft²'],
+    [0.0000576, 'Too little to measure for 6,000 ft²: mix the least batch of the mix card'],
+  ])('%s fl oz in the unit of a tool that can hold it', (total, words) => {
+    expect(amountWords(i18next.t, { ...line, total }, 6000)).toBe(words);
   });
   it('say nothing where nobody measures better, or there is no zone', () => {
     expect(areaDoubt(undefined)).toBeNull();

@@ -17,6 +17,7 @@ export const weedPatchFormSchema = z.object({
   lookAgainOn: z.string(),
   /** A colleague is to say what it is. */
   ask: z.boolean(),
+  photoId: z.string().nullable(),
 });
 export type WeedPatchDraft = z.input<typeof weedPatchFormSchema>;
 
@@ -34,6 +35,7 @@ export const weedPatchDraft = (patch: NewWeedPatch): WeedPatchDraft => ({
   stage: patch.stage,
   lookAgainOn: patch.lookAgainOn ?? '',
   ask: patch.asked !== null,
+  photoId: patch.asked?.photoId ?? null,
 });
 
 export const weedPatchOf = (
@@ -48,5 +50,5 @@ export const weedPatchOf = (
   cover: read.cover / 100,
   stage: read.stage,
   lookAgainOn: read.lookAgainOn === '' ? null : (read.lookAgainOn as WeedPatch['seenOn']),
-  asked: read.ask ? (patch.asked ?? { on: today, seen: {} }) : null,
+  asked: read.ask ? { ...(patch.asked ?? { on: today, seen: {} }), photoId: read.photoId } : null,
 });

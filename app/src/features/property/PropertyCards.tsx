@@ -1,5 +1,11 @@
 import { propertySchema, regionSchema, upkeepSchema, type Customer } from '@alfombra/core';
-import { useWatch, type Control, type FieldPathByValue, type UseFormReturn } from 'react-hook-form';
+import {
+  useController,
+  useWatch,
+  type Control,
+  type FieldPathByValue,
+  type UseFormReturn,
+} from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { Card, FormChoices, FormField, SelectField, Title, Words } from '@/ui';
 import {
@@ -8,9 +14,10 @@ import {
   type PropertyDraft,
   type PropertyRead,
 } from './propertyDraft';
+import { WeekdaysField } from './WeekdaysField';
 
 type Fields = Control<PropertyDraft, unknown, PropertyRead>;
-const { mows, waters, intensity, waterNear } = propertySchema.shape;
+const { mows, waters, waterAt, intensity, waterNear } = propertySchema.shape;
 const SEEN = ['yes', 'no', 'unknown'] as const;
 
 /** One of a few words of the form, named in the catalogs after `words`. */
@@ -148,9 +155,11 @@ export function WishesCard({ control }: { control: Fields }) {
   );
 }
 
-/** Who mows and who waters. */
+/** Who mows and who waters, and when. */
 export function CareCard({ control }: { control: Fields }) {
   const { t } = useTranslation();
+  const mowDays = useController({ control, name: 'property.mowDays' }).field;
+  const waterDays = useController({ control, name: 'property.waterDays' }).field;
   return (
     <Card>
       <Title>{t('property.care')}</Title>
@@ -161,12 +170,29 @@ export function CareCard({ control }: { control: Fields }) {
         words="mows"
         options={mows.unwrap().options}
       />
+      <WeekdaysField
+        label={t('property.mowDays')}
+        value={mowDays.value}
+        onChange={mowDays.onChange}
+      />
       <OneOf
         control={control}
         name="property.waters"
         label={t('property.watersLabel')}
         words="waters"
         options={waters.unwrap().options}
+      />
+      <WeekdaysField
+        label={t('property.waterDays')}
+        value={waterDays.value}
+        onChange={waterDays.onChange}
+      />
+      <OneOf
+        control={control}
+        name="property.waterAt"
+        label={t('property.waterAtLabel')}
+        words="waterAt"
+        options={waterAt.unwrap().options}
       />
     </Card>
   );

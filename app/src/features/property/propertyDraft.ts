@@ -35,7 +35,10 @@ export const propertyFormSchema = z.object({
   property: z.object({
     access: upTo(500),
     mows: property.mows.unwrap(),
+    mowDays: property.mowDays.unwrap(),
     waters: property.waters.unwrap(),
+    waterDays: property.waterDays.unwrap(),
+    waterAt: property.waterAt.unwrap(),
     intensity: property.intensity.unwrap(),
     budget: upTo(120),
     pets: asSeen,

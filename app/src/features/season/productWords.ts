@@ -1,8 +1,11 @@
 import {
   areaInterval,
+  measuredAmount,
   mixComponents,
   perAcre,
   toPer1000,
+  type ProductUnit,
+  type ProtectStep,
   type Step,
   type Zone,
 } from '@alfombra/core';
@@ -14,6 +17,8 @@ export interface ProductLine {
   slug: string;
   name: string;
   unit: string;
+  /** Unit that the amount is measured in; `null`: it is counted. */
+  measure: ProtectStep['unit'] | ProductUnit | null;
   ratePerAcre: number;
   ratePer1000: number;
   total: number;
@@ -35,6 +40,7 @@ export function productLines(t: TFunction, step: Step): ProductLine[] {
         slug: product.slug,
         name: t(`herbicide.${product.slug}`),
         unit: t(`unit.${product.unit}`),
+        measure: product.unit,
         ratePerAcre,
         ratePer1000: toPer1000(perAcre(ratePerAcre)),
         total: (ratePerAcre * step.areaFt2) / 43_560,
@@ -45,6 +51,7 @@ export function productLines(t: TFunction, step: Step): ProductLine[] {
           slug: step.treatment,
           name: t(`treatment.${step.treatment}`),
           unit: t(`unit.${step.unit}`),
+          measure: step.unit,
           ratePerAcre: step.ratePerAcre,
           ratePer1000: toPer1000(perAcre(step.ratePerAcre)),
           total: step.total,
@@ -56,6 +63,7 @@ export function productLines(t: TFunction, step: Step): ProductLine[] {
           slug: step.fertilizer,
           name: gradeName(step.fertilizer),
           unit: t('unit.lb'),
+          measure: 'lb',
           ratePerAcre: step.productLbPer1000 * 43.56,
           ratePer1000: step.productLbPer1000,
           total: step.totalLb,
@@ -67,6 +75,7 @@ export function productLines(t: TFunction, step: Step): ProductLine[] {
           slug: step.species,
           name: t(`grass.${step.species}`),
           unit: step.material === 'plugs' ? '' : t('unit.lb'),
+          measure: step.material === 'plugs' ? null : 'lb',
           ratePerAcre: step.ratePer1000 * 43.56,
           ratePer1000: step.ratePer1000,
           total: step.total,
@@ -84,7 +93,6 @@ export const gradeName = (slug: string): string => slug.split('-').slice(0, 3).j
 export const per1000Words = (t: TFunction, line: ProductLine): string =>
   t('season.per1000', { value: rate(line.ratePer1000), unit: line.unit }).replace('  ', ' ');
 
-/** "8.8 fl oz for 6,000 ft²". */
 /** How far the amounts of a zone may be off, for its area is only known within an interval. */
 export interface AreaDoubt {
   /** Lowest and highest area over the area that the amounts are worked out for. */
@@ -106,10 +114,23 @@ const WORTH_SAYING = 0.02;
 
 /** The amount at the ends of the area's interval. */
 export const doubtWords = (t: TFunction, line: ProductLine, { low, high }: AreaDoubt): string =>
-  t('season.amountBetween', {
+  t('mix.amountBetween', {
     low: rate(line.total * low),
     high: `${rate(line.total * high)} ${line.unit}`.trim(),
   });
 
-export const amountWords = (t: TFunction, line: ProductLine, areaFt2: number): string =>
-  t('season.amount', { value: `${rate(line.total)} ${line.unit}`.trim(), area: number(areaFt2) });
+/** "8.8 fl oz for 6,000 ft²"; what no cup holds in the unit of the tool that does, or that none does. */
+export function amountWords(t: TFunction, line: ProductLine, areaFt2: number): string {
+  const area = number(areaFt2);
+  const { measure, total } = line;
+  const measured =
+    measure === 'fl-oz' || measure === 'oz' || measure === 'lb'
+      ? measuredAmount(total, measure)
+      : null;
+  if (measured?.value === 0) return t('mix.tooSmall', { area });
+  const value =
+    measured && measured.unit !== measure
+      ? `${number(measured.value, 2)} ${t(`unit.${measured.unit}`)}`
+      : `${rate(total)} ${line.unit}`.trim();
+  return t('mix.amount', { value, area });
+}

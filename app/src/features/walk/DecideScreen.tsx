@@ -194,7 +194,7 @@ function Decide({
             main,
             named: !leading.some(({ cause }) => cause === chosen),
             grassNamed: mainGrass(zone) !== null,
-            upkeep: lawn.upkeep,
+            upkeep: zone.upkeep ?? lawn.upkeep,
             irrigated: zone.site.irrigated,
             today: company.today,
             weeksLeft: growingWeeksLeft(

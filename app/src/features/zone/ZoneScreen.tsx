@@ -7,6 +7,7 @@ import { useFailureWords } from '@/api/useFailureWords';
 import { DraftNote } from '@/features/drafts/DraftNote';
 import { useDraftForm } from '@/state/useDraftForm';
 import { Button, Failed, Loading, Screen } from '@/ui';
+import { AimCard } from './AimCard';
 import { PointCountCard } from './PointCountCard';
 import { SiteCard } from './SiteCard';
 import { StandCard } from './StandCard';
@@ -82,6 +83,7 @@ function Form({ lawn, zone, back }: { lawn: Lawn; zone: Zone; back: string }) {
         <View className="gap-4 lg:flex-1">
           <StandCard form={form} keyHref={`/lawns/${lawn.id}/key?zone=${zone.id}`} />
           <PointCountCard zone={zone} form={form} />
+          <AimCard form={form} />
         </View>
         <View className="gap-4 lg:flex-1">
           <SunAndSoilCard form={form} />

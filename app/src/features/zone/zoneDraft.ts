@@ -4,6 +4,8 @@ import {
   SITE_EXPOSURES,
   SITE_FACTORS,
   SOIL_TEXTURES,
+  upkeepSchema,
+  zoneSchema,
   type Zone,
 } from '@alfombra/core';
 import { z } from 'zod';
@@ -18,6 +20,9 @@ const asSeen = seen.transform((value) => (value === 'unseen' ? null : value === 
 
 /** What the customer thinks of a grass: it is to stay, it may stay, it is a weed here. */
 export const WISHES = ['wanted', 'tolerated', 'unwanted'] as const;
+/** Upkeep of a zone: one of its own, or that of the whole lawn. */
+export const UPKEEPS = ['lawn', ...upkeepSchema.options] as const;
+export const PROJECTS = zoneSchema.shape.project.unwrap().options;
 const MOST_PCT = 100;
 
 /** The form of a zone's stand and site; a fault is a key of the catalogs. */
@@ -32,6 +37,9 @@ export const zoneFormSchema = z
     ),
     irrigated: asSeen,
     dog: asSeen,
+    whichDog: z.string().trim().max(60, 'property.tooLong'),
+    upkeep: z.enum(UPKEEPS).transform((own) => (own === 'lawn' ? null : own)),
+    project: z.enum(PROJECTS),
     newTurf: asSeen,
     samePlaceBefore: asSeen,
     treeRoots: z.boolean(),
@@ -55,7 +63,7 @@ export type ZoneRead = z.output<typeof zoneFormSchema>;
 
 const isExposure = (factor: string) => (SITE_EXPOSURES as readonly string[]).includes(factor);
 
-export function zoneDraft({ stand, desired, tolerated, site }: Zone): ZoneDraft {
+export function zoneDraft({ stand, desired, tolerated, upkeep, project, site }: Zone): ZoneDraft {
   const wishOf = (species: Zone['desired'][number]) =>
     desired.includes(species) ? 'wanted' : tolerated.includes(species) ? 'tolerated' : 'unwanted';
   const absent = [...desired, ...tolerated].filter(
@@ -71,6 +79,9 @@ export function zoneDraft({ stand, desired, tolerated, site }: Zone): ZoneDraft 
     ),
     irrigated: seenAs(site.irrigated),
     dog: seenAs(site.dog),
+    whichDog: site.whichDog,
+    upkeep: upkeep ?? 'lawn',
+    project,
     newTurf: seenAs(site.newTurf),
     samePlaceBefore: seenAs(site.samePlaceBefore),
     treeRoots: site.treeRoots,
@@ -97,9 +108,12 @@ export function zoneOf(zone: Zone, read: ZoneRead): Zone {
       .map(({ species, cover }) => ({ species, cover: cover / MOST_PCT })),
     desired: wished('wanted'),
     tolerated: wished('tolerated'),
+    upkeep: read.upkeep,
+    project: read.project,
     site: {
       irrigated: read.irrigated,
       dog: read.dog,
+      whichDog: read.dog ? read.whichDog : '',
       newTurf: read.newTurf,
       samePlaceBefore: read.samePlaceBefore,
       treeRoots: read.treeRoots,

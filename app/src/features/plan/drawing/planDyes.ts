@@ -8,6 +8,7 @@ const DYES = `
   --plan-stripe-lit: #1f5b4e;
   --plan-turf-pale: #bfdcd2;
   --plan-stripe-pale: #a9cfc2;
+  --plan-grid: var(--line);
   --plan-house: #ffffff;
   --plan-hard: #e6dbc5;
   --plan-bed: #dccbb6;
@@ -52,6 +53,7 @@ const DYES = `
   --plan-stripe-lit: #c6e2d7;
   --plan-turf-pale: #ffffff;
   --plan-stripe-pale: #f1f7f4;
+  --plan-grid: #d4d4d4;
   --plan-house: #ffffff;
   --plan-hard: #ededed;
   --plan-bed: #e4e4e4;
@@ -62,6 +64,8 @@ const DYES = `
   --plan-damage: #ffd35c;
   --plan-damage-pale: #fff3cf;
   --plan-ring: #000000;
+  --plan-disc: #ffffff;
+  --plan-handle: #ffffff;
   --plan-line: #14294a;
   --plan-on-turf: #000000;
   --plan-on-pale: #000000;
