@@ -9,6 +9,7 @@ import {
   siteCautions,
   siteSchema,
   weedPatchSchema,
+  workingDay,
   zonesAsKnown,
   type Lawn,
   type Visit,
@@ -129,6 +130,12 @@ function seen(lawn: Lawn, look: Visit['looks'][number] = LOOK): string {
     ),
     openThings(lawn, visits[0]),
     planShapes(lawn, fitPlan(lawn, { width: 360, height: 260, margin: 18 }), words),
+    // Shortly after midnight in the east.
+    workingDay(
+      { clock: { kind: 'calendar' }, today: base.company.today, timeZone: 'America/New_York' },
+      new Date(`${base.company.today}T05:30:00Z`),
+      lawn.property.timeZone,
+    ),
     // How one gets in stands on the card of the arrival.
     lawn.property.access,
   ]);

@@ -2,7 +2,7 @@ import { endpoints } from '@alfombra/core/service';
 import { randomUUID } from 'node:crypto';
 import request from 'supertest';
 import { lawnBody, signedInCompany, testServer, type TestServer } from '../test/testServer';
-import { calendarDay } from './companies/service';
+import { dayIn } from '@alfombra/core';
 import { DEMO_PASSWORD, demoUsers } from './demo/company';
 import { loadDemo } from './demo/load';
 
@@ -142,7 +142,7 @@ describe('the company', () => {
     late.setHours(23, 30, 0, 0);
     server.setNow(late);
     const { today } = (await agent.get('/api/company')).body;
-    expect(today).toBe(calendarDay(late));
+    expect(today).toBe(dayIn(late, new Intl.DateTimeFormat().resolvedOptions().timeZone));
     expect(today.endsWith(String(late.getDate()).padStart(2, '0'))).toBe(true);
     server.setNow(new Date());
   });

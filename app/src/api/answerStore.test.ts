@@ -4,7 +4,9 @@ import { createStore, set } from 'idb-keyval';
 import { answerStore, clearAnswers, keepAnswers, keepTaken, keptTaken } from './answerStore';
 import { keys } from './keys';
 import { persister } from './queryClient';
+import { personIs } from '@/state/person';
 
+beforeEach(() => void personIs('me'));
 afterEach(clearAnswers);
 
 it('keeps answers under the hash that the cache looks for', () => {
@@ -18,7 +20,7 @@ it('is read by a screen as if the screen had asked itself', async () => {
     key: keys.lawn(`lawn-${index}`),
     data: { id: `lawn-${index}` },
   }));
-  await keepAnswers(lawns, Date.now());
+  await keepAnswers('me', lawns, Date.now());
   const asked = jest.fn();
   const client = new QueryClient({
     defaultOptions: { queries: { persister: persister.persisterFn, retry: false } },
@@ -30,7 +32,11 @@ it('is read by a screen as if the screen had asked itself', async () => {
 });
 
 it('is forgotten when it is too old', async () => {
-  await keepAnswers([{ key: keys.lawn('old'), data: 1 }], Date.now() - answerStore.maxAge - 1);
+  await keepAnswers(
+    'me',
+    [{ key: keys.lawn('old'), data: 1 }],
+    Date.now() - answerStore.maxAge - 1,
+  );
   const client = new QueryClient({
     defaultOptions: { queries: { persister: persister.persisterFn, retry: false } },
   });
@@ -39,9 +45,19 @@ it('is forgotten when it is too old', async () => {
 });
 
 it('does not say that it has what an older app has kept', async () => {
-  await keepTaken({ files: 'abc' }, 5);
-  expect(await keptTaken()).toMatchObject({ taken: { files: 'abc' }, at: 5 });
+  await keepTaken('me', { files: 'abc' }, 5);
+  expect(await keptTaken('me')).toMatchObject({ taken: { files: 'abc' }, at: 5 });
   const place = createStore('alfombra-answers', 'answers');
-  await set('taken-along', { taken: { files: 'abc' }, at: 5, buster: 'v2' }, place);
-  expect(await keptTaken()).toBeUndefined();
+  await set('me/taken-along', { taken: { files: 'abc' }, at: 5, buster: 'v2' }, place);
+  expect(await keptTaken('me')).toBeUndefined();
+});
+
+it('is not what the next person on this device reads', async () => {
+  await keepAnswers('somebody else', [{ key: keys.lawn('a'), data: 'theirs' }], Date.now());
+  const client = new QueryClient({
+    defaultOptions: { queries: { persister: persister.persisterFn, retry: false } },
+  });
+  expect(await client.fetchQuery({ queryKey: keys.lawn('a'), queryFn: () => 'mine' })).toBe('mine');
+  expect(await keptTaken('somebody else')).toBeUndefined();
+  client.clear();
 });

@@ -1,5 +1,4 @@
-import type { DocumentKind } from '@/state/sync/pendingWrite';
-import type { QueryKey } from '@tanstack/react-query';
+import type { LawnPart } from '@/state/sync/pendingWrite';
 
 export const MINUTE = 60_000;
 
@@ -13,10 +12,4 @@ export const keys = {
   ofLawn: (id: string, what: LawnPart) => ['lawn', id, what] as const,
   weather: (stationId: string) => ['weather', stationId] as const,
 };
-export type LawnPart = 'visits' | 'records' | 'readings' | 'samples' | 'photos' | 'reports';
-
-/** Queries that a write of a kind makes stale. */
-export function staleAfter(kind: DocumentKind, lawnId: string | null): QueryKey[] {
-  if (kind === 'customer') return [keys.customers];
-  return lawnId ? [keys.lawn(lawnId), keys.lawns] : [keys.lawns];
-}
+export type { LawnPart } from '@/state/sync/pendingWrite';

@@ -5,11 +5,12 @@ import { z } from 'zod';
 import { useOutboxStore } from '@/state/sync/outboxStore';
 import type { PendingWrite } from '@/state/sync/pendingWrite';
 import { keys, MINUTE } from './keys';
-import { request } from './request';
+import { LONG_PATIENCE_MS, request } from './request';
 
 export const lawnsQuery = queryOptions({
   queryKey: keys.lawns,
-  queryFn: () => request(z.array(lawnSummarySchema), 'GET', '/api/lawns'),
+  queryFn: () =>
+    request(z.array(lawnSummarySchema), 'GET', '/api/lawns', { patienceMs: LONG_PATIENCE_MS }),
   staleTime: MINUTE,
 });
 

@@ -12,7 +12,6 @@ export function usePutRecord(lawn: Lawn, company: Company) {
       kind: 'record',
       id,
       body,
-      base: null,
     }),
     ({ id, body }, sent): ApplicationRecord => ({
       ...body,

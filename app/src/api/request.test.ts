@@ -39,6 +39,7 @@ it('sends JSON with the cookie of this origin only, and gives the answer back', 
     {
       url: '/api/lawns/1',
       init: {
+        signal: expect.any(AbortSignal) as AbortSignal,
         method: 'PUT',
         credentials: 'same-origin',
         headers: { 'content-type': 'application/json' },
@@ -95,4 +96,16 @@ it.each([
 ])('knows %s', async (_, status, body, code) => {
   answer(status, body);
   expect((await failureOf(request(schema, 'GET', '/api/lawns'))).code).toBe(code);
+});
+
+it('does not wait for ever for a server that takes a request and says nothing', async () => {
+  jest.useFakeTimers();
+  global.fetch = ((_url: string, { signal }: RequestInit) =>
+    new Promise((_resolve, reject) =>
+      signal?.addEventListener('abort', () => reject(new Error('aborted'))),
+    )) as typeof fetch;
+  const asked = failureOf(request(schema, 'PUT', '/api/lawns/1', { body: {} }));
+  await jest.advanceTimersByTimeAsync(20_000);
+  expect((await asked).code).toBe('offline');
+  jest.useRealTimers();
 });

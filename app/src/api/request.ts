@@ -14,18 +14,31 @@ export class RequestFailure extends Error {
   }
 }
 
-/** What goes along with a request: JSON under the write's own id, or raw bytes. */
+/** What goes along with a request: JSON under the write's own id and writer, or raw bytes. */
 export interface Payload {
   body?: unknown;
   writeId?: string;
+  /** Who wrote it: the server takes it from nobody else's session. */
+  writer?: string;
   bytes?: ArrayBuffer;
+  /** How long an answer may take, ms. */
+  patienceMs?: number;
 }
 
+/** A server that takes a request and says nothing must not hold up what waits behind it. */
+const PATIENCE_MS = 20_000;
+/** What the server may have to work out first. */
+export const LONG_PATIENCE_MS = 150_000;
+
 async function send(method: string, url: string, payload: Payload = {}): Promise<unknown> {
-  const { body, bytes, writeId } = payload;
+  const { body, bytes, writeId, writer, patienceMs = PATIENCE_MS } = payload;
+  const deadline = new AbortController();
+  const timer = setTimeout(() => deadline.abort(), patienceMs);
   let response: Response;
+  let json: unknown;
   try {
     response = await fetch(url, {
+      signal: deadline.signal,
       method,
       credentials: 'same-origin',
       ...(bytes
@@ -36,17 +49,19 @@ async function send(method: string, url: string, payload: Payload = {}): Promise
               headers: {
                 'content-type': 'application/json',
                 ...(writeId ? { 'idempotency-key': writeId } : {}),
+                ...(writer ? { 'alfombra-writer': writer } : {}),
               },
               body: JSON.stringify(body),
             }),
     });
+    json = response.status === 204 ? undefined : await bodyOf(response, deadline.signal);
   } catch {
     noticeLine(false);
     throw new RequestFailure('offline', 'offline');
+  } finally {
+    clearTimeout(timer);
   }
   noticeLine(true);
-  if (response.status === 204) return undefined;
-  const json: unknown = await response.json().catch(() => null);
   if (response.ok) return json;
   // Fetched when something fails: the page at the door does without the schemas.
   const contracts = await import('./doorContracts').catch(() => null);
@@ -55,6 +70,13 @@ async function send(method: string, url: string, payload: Payload = {}): Promise
   const { code, message, path, issues } = failure.data.error;
   throw new RequestFailure(code, message, path, issues);
 }
+
+/** What came; `null` where it is no JSON. @throws when it stopped coming */
+const bodyOf = (response: Response, deadline: AbortSignal): Promise<unknown> =>
+  response.json().catch((error: unknown) => {
+    if (deadline.aborted) throw error;
+    return null;
+  });
 
 /** Asks the server and holds the answer against the contract. */
 export async function request<Schema extends z.ZodType>(

@@ -1,20 +1,54 @@
 import { userSchema } from '@alfombra/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { personHere, personIs, personLeft, sessionEnded, sessionMustEnd } from '@/state/person';
+import { forgetAnswers } from './queryClient';
 import { keys, MINUTE } from './keys';
-import { remove, request } from './request';
+import { remove, request, RequestFailure } from './request';
+
+/** Ends a session that was left without a line; until the server has heard of it, nobody is signed in. */
+async function endLeftSession(): Promise<void> {
+  await remove('/api/session')
+    .then(sessionEnded)
+    .catch(() => undefined);
+}
+
+if (typeof window !== 'undefined') {
+  window.addEventListener('online', () => {
+    if (sessionMustEnd()) void endLeftSession();
+  });
+}
 
 export const useSession = () =>
   useQuery({
     queryKey: keys.session,
-    queryFn: () => request(userSchema, 'GET', '/api/session'),
+    queryFn: async () => {
+      if (sessionMustEnd()) {
+        await endLeftSession();
+        throw new RequestFailure('signed-out', 'signed-out');
+      }
+      const user = await request(userSchema, 'GET', '/api/session');
+      if (personHere() !== user.id && personIs(user.id)) await beginAnew();
+      return user;
+    },
     retry: false,
     staleTime: 5 * MINUTE,
   });
 
+/** A page that holds what is another person's starts again. */
+export async function beginAnew(address?: string): Promise<never> {
+  await forgetAnswers();
+  if (address === undefined) window.location.reload();
+  else window.location.assign(address);
+  return new Promise<never>(() => undefined);
+}
+
+/** Signs out, with or without a line, and forgets what the server said; what was not sent stays for its writer. */
 export function useSignOut() {
-  const client = useQueryClient();
   return useMutation({
-    mutationFn: () => remove('/api/session'),
-    onSettled: () => client.clear(),
+    mutationFn: async () => {
+      personLeft();
+      await endLeftSession();
+      return beginAnew('/sign-in');
+    },
   });
 }

@@ -9,10 +9,12 @@ import type {
   SoilSampleBody,
   VisitBody,
 } from '@alfombra/core';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import type { DocumentKind } from '@/state/sync/pendingWrite';
-import { keys, staleAfter, type LawnPart } from './keys';
-import { baseOf, keepPhotoBytes, write } from './sync/sync';
+import { useMutation, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { useOutboxStore } from '@/state/sync/outboxStore';
+import { pendingBody } from '@/state/sync/overlay';
+import { ADDED, PART, type DocumentKind } from '@/state/sync/pendingWrite';
+import { keys } from './keys';
+import { keepPhotoBytes, write, writeAll } from './sync/sync';
 
 /** Writes a document through the outbox: kept on the device first, then sent. */
 export function useWrite<Input, Result>(
@@ -21,73 +23,96 @@ export function useWrite<Input, Result>(
     kind: DocumentKind;
     id: string;
     body: object;
-    base: { version: number; body: Json } | null;
+    /** What the edit was made from, where the screen had it longer than the device has what it has now. */
+    from?: object | undefined;
   },
   toResult: (input: Input, sent: { version: number } | null) => Result,
 ) {
-  const client = useQueryClient();
+  const change = useChange();
   return useMutation({
-    mutationFn: async (input: Input) => {
-      const { kind, id, body, base } = toWrite(input);
-      const sent = await write({
-        kind,
-        id,
-        lawnId: kind === 'lawn' ? null : lawnId,
-        body: JSON.parse(JSON.stringify(body)) as Json,
-        base,
-      });
-      const result = toResult(input, sent);
-      if (sent) {
-        await Promise.all(
-          staleAfter(kind, kind === 'lawn' ? id : lawnId).map((queryKey) =>
-            client.invalidateQueries({ queryKey }),
-          ),
-        );
-      }
-      return result;
-    },
+    mutationFn: async (input: Input) =>
+      toResult(input, await write(change(lawnId, toWrite(input)))),
   });
 }
 
-const rest = <Document extends { id: string; version: number }>({
-  id: _id,
-  version: _version,
-  ...body
-}: Document) => body;
+/** Writes many documents, all or none of them kept; how far the sending is stands in the outbox. */
+export function useWriteAll() {
+  const change = useChange();
+  return useMutation({
+    mutationFn: (written: readonly { kind: DocumentKind; id: string; body: object }[]) =>
+      writeAll(written.map((one) => change(null, one))),
+  });
+}
 
-/** The server's copy in the cache, the base of a merge. */
-function useServerCopy() {
+/** What a device knows of a document: what the server said last, and what the screens show. */
+export function useChange() {
   const client = useQueryClient();
-  return {
-    lawn: (id: string) => baseOf(client.getQueryData<Lawn>(keys.lawn(id))),
-    customer: (id: string) =>
-      baseOf(client.getQueryData<Customer[]>(keys.customers)?.find((entry) => entry.id === id)),
-    ofLawn: (lawnId: string, part: LawnPart, id: string, without: readonly string[] = []) =>
-      baseOf(
-        client
-          .getQueryData<{ id: string; version: number }[]>(keys.ofLawn(lawnId, part))
-          ?.find((entry) => entry.id === id),
-        without,
-      ),
+  return (
+    lawnId: string | null,
+    written: { kind: DocumentKind; id: string; body: object; from?: object | undefined },
+  ) => {
+    const { kind, id, body, from } = written;
+    const known = serverCopy(client, kind, id, lawnId);
+    const { writes } = useOutboxStore.getState();
+    return {
+      kind,
+      id,
+      lawnId: kind === 'lawn' ? null : lawnId,
+      body: bodyOf(kind, body),
+      saw: from
+        ? bodyOf(kind, from)
+        : (pendingBody(writes, kind, id) ?? (known ? bodyOf(kind, known) : null)),
+      base: known && { version: known.version, body: bodyOf(kind, known) },
+    };
   };
 }
+
+interface Versioned {
+  id: string;
+  version: number;
+}
+
+/** The server's copy in the cache; `undefined` of what only this device has. */
+function serverCopy(
+  client: QueryClient,
+  kind: DocumentKind,
+  id: string,
+  lawnId: string | null,
+): Versioned | null {
+  const part = PART[kind];
+  const known =
+    kind === 'lawn'
+      ? client.getQueryData<Versioned>(keys.lawn(id))
+      : client
+          .getQueryData<Versioned[]>(
+            kind === 'customer' || !part || !lawnId ? keys.customers : keys.ofLawn(lawnId, part),
+          )
+          ?.find((entry) => entry.id === id);
+  return known && known.version > 0 ? known : null;
+}
+
+/** What of a document is written, as the server keeps it. */
+const bodyOf = (kind: DocumentKind, document: object): Json =>
+  JSON.parse(
+    JSON.stringify(
+      Object.fromEntries(
+        Object.entries(document).filter(
+          ([key]) => key !== 'id' && key !== 'version' && !ADDED[kind]?.includes(key),
+        ),
+      ),
+    ),
+  ) as Json;
 
 /**
  * Writes a lawn. An edit that took its time says what it was made from: the base of a merge with what
  * others wrote meanwhile.
  */
 export function usePutLawn(lawnId: string) {
-  const copy = useServerCopy();
   return useWrite(
     lawnId,
     (input: Lawn | { lawn: Lawn; from: Lawn }) => {
       const { lawn, from } = 'from' in input ? input : { lawn: input, from: undefined };
-      return {
-        kind: 'lawn',
-        id: lawn.id,
-        body: rest(lawn),
-        base: baseOf(from) ?? copy.lawn(lawn.id),
-      };
+      return { kind: 'lawn', id: lawn.id, body: lawn, from };
     },
     (input, sent) => {
       const lawn = 'from' in input ? input.lawn : input;
@@ -97,70 +122,60 @@ export function usePutLawn(lawnId: string) {
 }
 
 export function usePutCustomer() {
-  const copy = useServerCopy();
   return useWrite(
     null,
     ({ id, body }: { id: string; body: CustomerBody }) => ({
       kind: 'customer',
       id,
       body,
-      base: copy.customer(id),
     }),
     ({ id, body }) => ({ id, ...body }),
   );
 }
 
 export function usePutVisit(lawnId: string) {
-  const copy = useServerCopy();
   return useWrite(
     lawnId,
     ({ id, body }: { id: string; body: VisitBody }) => ({
       kind: 'visit',
       id,
       body,
-      base: copy.ofLawn(lawnId, 'visits', id),
     }),
     ({ id }) => id,
   );
 }
 
 export function usePutReading(lawnId: string) {
-  const copy = useServerCopy();
   return useWrite(
     lawnId,
     ({ id, body }: { id: string; body: ReadingBody }) => ({
       kind: 'reading',
       id,
       body,
-      base: copy.ofLawn(lawnId, 'readings', id),
     }),
     ({ id }) => id,
   );
 }
 
 export function usePutSample(lawnId: string) {
-  const copy = useServerCopy();
   return useWrite(
     lawnId,
     ({ id, body }: { id: string; body: SoilSampleBody }) => ({
       kind: 'sample',
       id,
       body,
-      base: copy.ofLawn(lawnId, 'samples', id),
     }),
     ({ id }) => id,
   );
 }
 
 export function usePutReport(lawnId: string) {
-  const copy = useServerCopy();
   return useWrite(
     lawnId,
     ({ id, body }: { id: string; body: ReportBody }) => ({
       kind: 'report',
       id,
       body,
-      base: copy.ofLawn(lawnId, 'reports', id, ['path']),
     }),
     ({ id }, sent) => ({ id, sent: sent !== null }),
   );
@@ -170,7 +185,7 @@ export function usePutReport(lawnId: string) {
 export function usePutPhoto(lawnId: string) {
   const put = useWrite(
     lawnId,
-    ({ id, body }: { id: string; body: PhotoBody }) => ({ kind: 'photo', id, body, base: null }),
+    ({ id, body }: { id: string; body: PhotoBody }) => ({ kind: 'photo', id, body }),
     ({ id }) => id,
   );
   return useMutation({

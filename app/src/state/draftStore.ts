@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import { personStorage } from './personStorage';
 
 /** What somebody typed into a form and has not saved, with what it was made from. */
 export interface KeptDraft {
@@ -29,7 +30,7 @@ export const useDraftStore = create<DraftState>()(
           return { drafts: rest };
         }),
     }),
-    { name: 'alfombra-drafts', version: 1 },
+    { name: 'alfombra-drafts', storage: personStorage(), version: 1 },
   ),
 );
 

@@ -1,5 +1,8 @@
+import { personIs } from './person';
 import { testLawn } from '@/testdata/testLawn';
 import { usePlanStore } from './planStore';
+
+beforeAll(() => void personIs('me'));
 
 const lawn = testLawn();
 const store = () => usePlanStore.getState();
@@ -25,7 +28,7 @@ it('goes back and forth step by step', () => {
 
 it('is on the device, and goes on where it was for the same lawn only', () => {
   store().change({ origin: { lat: 3, lon: 3 } });
-  const kept = JSON.parse(localStorage.getItem('alfombra-plan')!) as {
+  const kept = JSON.parse(localStorage.getItem('alfombra-plan@me')!) as {
     state: { plan: { origin: object } };
   };
   expect(kept.state.plan.origin).toEqual({ lat: 3, lon: 3 });

@@ -2,6 +2,7 @@ import type { Lawn, Pin, PlanLine, Point } from '@alfombra/core';
 import { temporal } from 'zundo';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import { personStorage } from './personStorage';
 
 /** The parts of a lawn that are drawn. */
 export type Plan = Pick<
@@ -96,6 +97,7 @@ export const usePlanStore = create<PlanState>()(
       }),
       {
         name: 'alfombra-plan',
+        storage: personStorage(),
         version: 2,
         // One drawing at a time was kept before.
         migrate: (kept) => ({

@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import { personStorage } from './personStorage';
 
 /** How one practice case went. */
 export interface PracticeResult {
@@ -42,6 +43,6 @@ export const usePracticeStore = create<PracticeState>()(
         ),
       next: () => set(({ seed }) => ({ seed: seed + 1, seen: [] })),
     }),
-    { name: 'alfombra-practice', version: 1 },
+    { name: 'alfombra-practice', storage: personStorage(), version: 1 },
   ),
 );

@@ -1,4 +1,7 @@
+import { personIs } from './person';
 import { useWalkStore } from './walkStore';
+
+beforeAll(() => void personIs('me'));
 
 const walk = () => useWalkStore.getState().walks.lawn;
 const store = () => useWalkStore.getState();
@@ -52,7 +55,7 @@ it('holds one result a test', () => {
 
 it('is on the device at once', () => {
   store().answer('lawn', 's-edge-yellow', true);
-  const kept = JSON.parse(localStorage.getItem('alfombra-walks') ?? '{}') as {
+  const kept = JSON.parse(localStorage.getItem('alfombra-walks@me') ?? '{}') as {
     state: { walks: Record<string, { answers: object }> };
   };
   expect(kept.state.walks.lawn?.answers).toEqual({ 's-edge-yellow': true });

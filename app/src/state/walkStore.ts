@@ -3,6 +3,7 @@ import type { FieldTestInput } from '@alfombra/core/walking';
 import { v7 as uuid } from 'uuid';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import { personStorage } from './personStorage';
 import type { NumberText } from '@/ui/numberText';
 
 export type WalkTab = 'kerb' | 'standing' | 'kneeling' | 'test' | 'context';
@@ -152,6 +153,7 @@ export const useWalkStore = create<WalkState>()(
     },
     {
       name: 'alfombra-walks',
+      storage: personStorage(),
       version: 3,
       // Walks kept by earlier versions: without field tests, and one place at a time.
       migrate: (kept) => {

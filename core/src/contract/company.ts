@@ -15,6 +15,8 @@ export const companySchema = z.object({
   clock: clockSchema,
   policy: policySchema,
   version: z.number().int(),
+  /** Where the company works, by its name in the IANA database. */
+  timeZone: z.string().default('UTC'),
   /** The company's local day, from its clock. */
   today: localDateSchema,
 });

@@ -18,3 +18,4 @@ export * from './soilSample';
 export * from './visit';
 export * from './visitReport';
 export * from './weatherImport';
+export * from './workingDay';

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { regionSchema, weed } from '../knowledge';
 import { patchSchema, pointSchema, upkeepSchema, zoneSchema } from '../lawn';
 import { clashChoicesSchema } from '../program';
+import { TIME_ZONES } from '../units';
 import { localDateSchema } from '../weather';
 import { questionSchema } from './question';
 
@@ -102,6 +103,8 @@ export const propertySchema = z.object({
   mowDays: z.array(z.enum(WEEKDAYS)).max(7).default([]),
   waters: z.enum(['owner', 'system', 'nobody', 'unknown']).default('unknown'),
   waterDays: z.array(z.enum(WEEKDAYS)).max(7).default([]),
+  /** Where its days begin; `null` where the company's do. */
+  timeZone: z.enum(TIME_ZONES).nullable().default(null),
   /** Time of day at which the water runs. */
   waterAt: z.enum(['early', 'midday', 'evening', 'unknown']).default('unknown'),
   intensity: z.enum(['gentle', 'normal', 'hard']).default('normal'),

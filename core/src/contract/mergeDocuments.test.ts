@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { mergeDocuments, same, settleConflicts, type Json } from './mergeDocuments';
+import { mergeDocuments, same, settleConflicts, valueAt, type Json } from './mergeDocuments';
 
 const thing = (id: string, fields: Record<string, Json> = {}) => ({ id, ...fields });
 
@@ -121,13 +121,7 @@ describe('for any three copies', () => {
           merge.conflicts.map(() => 'mine' as const),
         );
         for (const { path, mine: value } of merge.conflicts) {
-          const at = path.reduce<Json | undefined>(
-            (place, key) =>
-              Array.isArray(place)
-                ? (place as { id: string }[]).find(({ id }) => id === key)
-                : (place as { [key: string]: Json } | undefined)?.[key],
-            settled,
-          );
+          const at = valueAt(settled, path);
           expect(value === undefined ? at === undefined : same(at, value)).toBe(true);
         }
       }),

@@ -39,6 +39,19 @@ export function settleConflicts(
   );
 }
 
+/** The value at a conflict's place; `undefined` where there is none. */
+export function valueAt(document: Json | null, path: readonly string[]): Json | undefined {
+  return path.reduce<Json | undefined>(
+    (place, key) =>
+      isListOfThings(place)
+        ? place.find(({ id }) => id === key)
+        : isObject(place)
+          ? place[key]
+          : undefined,
+    document ?? undefined,
+  );
+}
+
 type Maybe = Json | undefined;
 
 function mergeValue(

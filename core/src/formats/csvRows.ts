@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { plainCell } from './csvText';
 import type { RowError } from './rowError';
 
 /** A table read from CSV: its cells by column name. */
@@ -36,7 +37,7 @@ export function csvRows<Column extends string>(
   const rows = body.map((cells, at) => ({
     row: at + 2,
     cells: Object.fromEntries(
-      [...index].map(([column, place]) => [column, (cells[place] ?? '').trim()]),
+      [...index].map(([column, place]) => [column, plainCell((cells[place] ?? '').trim())]),
     ) as Partial<Record<Column, string>>,
   }));
   return { rows: errors.some(({ row }) => row === 1) ? [] : rows, errors };

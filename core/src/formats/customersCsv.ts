@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csvText } from './csvText';
 import { customerBodySchema, type CustomerBody } from '../contract/customer';
 import { propertySchema, type Property } from '../contract/lawn';
 import { regionSchema, type Region } from '../knowledge';
@@ -121,7 +121,7 @@ export function parseCustomersCsv(
 /** A customer list as CSV, in the columns that {@link parseCustomersCsv} reads. */
 export function writeCustomersCsv(properties: readonly Omit<ImportedProperty, 'row'>[]): string {
   const yesNo = (value: boolean | null) => (value === null ? '' : value ? 'yes' : 'no');
-  return Papa.unparse({
+  return csvText({
     fields: [...COLUMNS],
     data: properties.map(({ customer, property }) => [
       customer.name,

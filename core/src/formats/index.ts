@@ -1,4 +1,5 @@
 export * from './customersCsv';
+export * from './customersOf';
 export * from './labelCsv';
 export * from './lawnGeoJson';
 export * from './photoPlace';

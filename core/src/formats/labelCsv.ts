@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csvText } from './csvText';
 import { shelfLabelSchema, type ShelfLabel } from '../rates';
 import { csvRows } from './csvRows';
 import type { RowError } from './rowError';
@@ -127,7 +127,7 @@ export function parseLabelCsv(
 
 /** Labels as CSV, in the columns that {@link parseLabelCsv} reads. */
 export const writeLabelCsv = (labels: readonly ShelfLabel[]): string =>
-  Papa.unparse({
+  csvText({
     fields: [...COLUMNS],
     data: labels.map((label) => [
       label.name,

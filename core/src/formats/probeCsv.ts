@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csvText } from './csvText';
 import { probeReadingSchema, type ProbeReading } from '../weather';
 import { csvRows } from './csvRows';
 import type { RowError } from './rowError';
@@ -57,7 +57,7 @@ export function writeProbeCsv(
   zones: readonly { id: string; name: string }[],
 ): string {
   const nameOf = new Map(zones.map(({ id, name }) => [id, name]));
-  return Papa.unparse({
+  return csvText({
     fields: [...COLUMNS],
     data: readings.map(({ zoneId, date, hour, depthIn, valuesF }) => [
       nameOf.get(zoneId) ?? '',

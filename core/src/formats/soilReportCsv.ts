@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csvText } from './csvText';
 import { soilReportSchema, type SoilReport } from '../contract/soilSample';
 import { csvRows } from './csvRows';
 import type { RowError } from './rowError';
@@ -80,7 +80,7 @@ const COLUMN_OF: Readonly<Record<string, (typeof COLUMNS)[number]>> = {
 export function writeSoilReportCsv(
   reports: readonly { bagId: string; report: SoilReport }[],
 ): string {
-  return Papa.unparse({
+  return csvText({
     fields: [...COLUMNS],
     data: reports.map(({ bagId, report }) => [
       bagId,

@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csvText } from './csvText';
 import type { DayReading } from '../program/lawnYear';
 
 const round = (value: number | null, digits: number): number | '' =>
@@ -6,7 +6,7 @@ const round = (value: number | null, digits: number): number | '' =>
 
 /** A zone's year as CSV, one row a day; `measured` tells the past from the projection. */
 export function writeYearCsv(days: readonly DayReading[]): string {
-  return Papa.unparse({
+  return csvText({
     fields: [
       'date',
       'measured',

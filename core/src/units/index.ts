@@ -4,3 +4,4 @@ export * from './measure';
 export * from './quantity';
 export * from './rate';
 export * from './temperature';
+export * from './timeZone';

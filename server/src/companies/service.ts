@@ -1,8 +1,10 @@
 import {
-  localDate,
+  dayIn,
   policySchema,
+  workingDay,
   type Company,
   type CompanyUpdate,
+  type LawnBody,
   type LocalDate,
 } from '@alfombra/core';
 import { HttpFailure } from '../http/failure';
@@ -10,11 +12,8 @@ import type { Models } from '../models';
 import type { SignedIn } from '../sessions/service';
 import type { CompanyRow } from './model';
 
-/** The calendar day where the server stands, which is where the company works. */
-export function calendarDay(now: Date): LocalDate {
-  const two = (n: number) => String(n).padStart(2, '0');
-  return localDate(`${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`);
-}
+/** Where the server stands, which is where the company works (`TZ` says otherwise). */
+const SERVER_ZONE = new Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 export class CompanyService {
   constructor(
@@ -41,6 +40,11 @@ export class CompanyService {
     return this.present(row);
   }
 
+  /** The day at a lawn, which may lie in another time zone. */
+  dayAt(company: Company, { property }: LawnBody): LocalDate {
+    return workingDay(company, this.now(), property.timeZone).day;
+  }
+
   private async row(companyId: string): Promise<CompanyRow> {
     const row = await this.models.companies.findOne({ where: { id: companyId } });
     if (!row) throw new HttpFailure('not-found', 'There is no such company.');
@@ -48,8 +52,17 @@ export class CompanyService {
   }
 
   private present({ id, name, demo, clock, policy, version }: CompanyRow): Company {
-    const today = clock.kind === 'fixed' ? clock.date : calendarDay(this.now());
-    // A row from before a setting was there gets its default.
-    return { id, name, demo, clock, policy: policySchema.parse(policy), version, today };
+    const today = clock.kind === 'fixed' ? clock.date : dayIn(this.now(), SERVER_ZONE);
+    return {
+      id,
+      name,
+      demo,
+      clock,
+      // A row from before a setting was there gets its default.
+      policy: policySchema.parse(policy),
+      version,
+      timeZone: SERVER_ZONE,
+      today,
+    };
   }
 }

@@ -1,5 +1,6 @@
 import {
   applicationRecordBodySchema,
+  lawnBodySchema,
   type ApplicationRecordBody,
   type LawnBody,
   type SoilSampleBody,
@@ -47,13 +48,14 @@ export function recordResource(
     lawns,
     schema: applicationRecordBodySchema,
     check: async ({ companyId }, _id, record) => {
-      const [{ body }, { today }] = await Promise.all([
+      const [{ body }, company] = await Promise.all([
         lawns.get(companyId, record.lawnId),
         companies.get(companyId),
       ]);
       if (!body.zones.some(({ id }) => id === record.zoneId)) {
         throw new HttpFailure('bad-input', 'this lawn has no such zone', ['zoneId']);
       }
+      const today = companies.dayAt(company, lawnBodySchema.parse(body));
       if (record.date > today) {
         throw new HttpFailure('bad-input', `the day is after today (${today})`, ['date']);
       }

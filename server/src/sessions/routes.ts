@@ -2,6 +2,7 @@ import { signInSchema } from '@alfombra/core';
 import { parseCookie } from 'cookie';
 import { Router, type Request, type RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
+import { HttpFailure } from '../http/failure';
 import { bodyOf } from '../http/input';
 import type { SessionService, SignedIn } from './service';
 
@@ -21,7 +22,13 @@ const tokenOf = (request: Request): string | undefined =>
 /** Lets only signed-in requests through and notes who they are from. */
 export function requireSession(sessions: SessionService): RequestHandler {
   return async (request, response, next) => {
-    response.locals.signedIn = await sessions.find(tokenOf(request));
+    const signedIn = await sessions.find(tokenOf(request));
+    // Written under another name than the cookie's: somebody else has signed in since on that device.
+    const writer = request.get('alfombra-writer');
+    if (writer !== undefined && writer !== signedIn.user.id) {
+      throw new HttpFailure('signed-out', 'Somebody else is signed in. Sign in as who wrote this.');
+    }
+    response.locals.signedIn = signedIn;
     next();
   };
 }
@@ -55,6 +62,8 @@ export function sessionRoutes(
   router.post('/', limiter, async (request, response) => {
     const { email, password } = bodyOf(request, signInSchema);
     const { user, token, maxAgeMs } = await sessions.signIn(email, password);
+    // Whoever was signed in on this device before is not any more.
+    await sessions.signOut(tokenOf(request));
     response.cookie(SESSION_COOKIE, token, {
       httpOnly: true,
       sameSite: 'strict',

@@ -53,6 +53,7 @@ const write = (fields: Partial<PendingWrite> = {}): PendingWrite => ({
   body: { note: 'x' },
   state: 'waiting',
   tried: true,
+  failures: 0,
   conflict: null,
   failure: null,
   ...fields,
@@ -76,7 +77,8 @@ it('puts the document under its own id and version, once by the write’s id', a
 
 it.each([
   ['no line', null, 'unreachable'],
-  ['a server that failed', [500, failure('internal')] as [number, unknown], 'unreachable'],
+  ['a server that failed', [500, failure('internal')] as [number, unknown], 'failing'],
+  ['an answer of something else', [200, null] as [number, unknown], 'failing'],
   ['too many tries', [429, failure('too-many-tries')] as [number, unknown], 'unreachable'],
   ['an ended session', [401, failure('signed-out')] as [number, unknown], 'signed-out'],
 ])('knows %s', async (_, answer, kind) => {
@@ -113,7 +115,7 @@ it('reads what the server has when somebody wrote in between', async () => {
 
 it('waits when it cannot read that either', async () => {
   serve(({ method }) => (method === 'PUT' ? [409, failure('stale-version')] : null));
-  expect((await sendWrite(write(), database)).kind).toBe('unreachable');
+  expect((await sendWrite(write(), database)).kind).toBe('failing');
 });
 
 it('sends a photo in pieces from where the server left off', async () => {
@@ -128,6 +130,8 @@ it('sends a photo in pieces from where the server left off', async () => {
   const result = await sendWrite(write({ kind: 'photo', id: 'p' }), database);
   expect(result).toMatchObject({ kind: 'accepted', document: { body: {} } });
   expect(starts).toEqual(['262144', '524288']);
+  // What the server has is not kept twice.
+  expect(await database.get('photos', 'p')).toBeUndefined();
 });
 
 it('leaves out what the server adds by itself', () => {

@@ -3,7 +3,12 @@ import { z } from 'zod';
 import { request, RequestFailure } from '../request';
 import type { SendResult } from '@/state/sync/outbox';
 import type { OutboxDatabase } from '@/state/sync/outboxDatabase';
-import type { DocumentKind, PendingWrite, ServerDocument } from '@/state/sync/pendingWrite';
+import {
+  ADDED,
+  type DocumentKind,
+  type PendingWrite,
+  type ServerDocument,
+} from '@/state/sync/pendingWrite';
 
 /** Address of a kind's documents. */
 const FOLDER: Record<DocumentKind, string> = {
@@ -16,13 +21,9 @@ const FOLDER: Record<DocumentKind, string> = {
   photo: 'photos',
   report: 'reports',
 };
-/** Fields that the server adds to what was written. */
-const ADDED: Partial<Record<DocumentKind, readonly string[]>> = {
-  record: ['findings'],
-  photo: ['received'],
-  report: ['path'],
-};
 const PIECE_BYTES = 262_144;
+/** A piece over a poor line, 5 kB/s. */
+const PIECE_PATIENCE_MS = 60_000;
 const documentSchema = z.looseObject({ id: z.string(), version: z.number().int() });
 const listSchema = z.array(documentSchema);
 
@@ -47,19 +48,19 @@ export async function sendWrite(
     const answer = await request(documentSchema, 'PUT', url, {
       body: { ...(write.body as object), version: write.baseVersion },
       writeId: write.writeId,
+      writer: write.owner,
     });
     if (write.kind === 'photo') await sendBytes(write.id, Number(answer.received ?? 0), database);
     return { kind: 'accepted', document: serverDocument(write.kind, answer) };
   } catch (error) {
-    if (!(error instanceof RequestFailure)) return { kind: 'unreachable' };
-    if (error.code === 'offline' || error.code === 'internal' || error.code === 'too-many-tries') {
-      return { kind: 'unreachable' };
-    }
+    // An answer that is none of this server's, and a fault of its own: it may be this write's alone.
+    if (!(error instanceof RequestFailure) || error.code === 'internal') return { kind: 'failing' };
+    if (error.code === 'offline' || error.code === 'too-many-tries') return { kind: 'unreachable' };
     if (error.code === 'signed-out') return { kind: 'signed-out' };
     if (error.code === 'storage-full') return { kind: 'unreachable' };
     if (error.code === 'stale-version') {
       const theirs = await current(write);
-      return theirs ? { kind: 'stale', document: theirs } : { kind: 'unreachable' };
+      return theirs ? { kind: 'stale', document: theirs } : { kind: 'failing' };
     }
     return {
       kind: 'refused',
@@ -92,7 +93,7 @@ async function current(write: PendingWrite): Promise<ServerDocument | null> {
 
 const receivedSchema = z.object({ received: z.number().int() });
 
-/** Sends a photo's bytes from where the server left off, a piece at a time. */
+/** Sends a photo's bytes from where the server left off, a piece at a time; then they go from here. */
 async function sendBytes(id: string, received: number, database: OutboxDatabase): Promise<void> {
   const photo = await database.get('photos', id);
   if (!photo) return;
@@ -101,8 +102,10 @@ async function sendBytes(id: string, received: number, database: OutboxDatabase)
     const piece = photo.bytes.slice(start, start + PIECE_BYTES);
     const answer = await request(receivedSchema, 'PUT', `/api/photos/${id}/bytes?start=${start}`, {
       bytes: piece,
+      patienceMs: PIECE_PATIENCE_MS,
     });
     if (answer.received <= start) throw new RequestFailure('internal', 'no progress');
     start = answer.received;
   }
+  await database.delete('photos', id);
 }

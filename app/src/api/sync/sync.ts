@@ -1,24 +1,41 @@
-import type { Json } from '@alfombra/core';
 import { RequestFailure } from '../request';
-import { Outbox, type NewWrite } from '@/state/sync/outbox';
+import { Outbox, type Kept, type NewWrite } from '@/state/sync/outbox';
 import { openOutbox, type OutboxDatabase } from '@/state/sync/outboxDatabase';
 import { useOutboxStore } from '@/state/sync/outboxStore';
 import type { PendingWrite, ServerDocument } from '@/state/sync/pendingWrite';
 import { sendWrite } from './sendWrite';
+import { otherTabs, type Tabs } from './tabs';
 
 /** How long a screen waits for the server's word before it goes on with the device's own. */
 const PATIENCE_MS = 4000;
 const FIRST_RETRY_MS = 2000;
 const LAST_RETRY_MS = 60_000;
+/** While much is sent, screens are told of it this often. */
+const TELLS_EVERY_MS = 200;
+const HOUR_MS = 3_600_000;
+/** By this name the browser wakes the app's worker. */
+const BACKGROUND_TAG = 'alfombra-outbox';
+
+type Change = Omit<NewWrite, 'owner'>;
 type AcceptedListener = (write: PendingWrite, document: ServerDocument) => void;
 
-let opened: Promise<{ database: OutboxDatabase; outbox: Outbox }> | null = null;
+export interface SyncListener {
+  /** The server has taken a write, from this tab or another. */
+  accepted: AcceptedListener;
+  /** What could be sent is sent: what else depends on it may be asked anew, once. */
+  drained: () => void;
+  signedOut: () => void;
+}
+
+let opened: Promise<{ database: OutboxDatabase; outbox: Outbox; tabs: Tabs }> | null = null;
 let owner: string | null = null;
 let retryMs = FIRST_RETRY_MS;
 let timer: ReturnType<typeof setTimeout> | undefined;
-/** Who wants to hear of acknowledged writes. */
-const acceptedListeners = new Set<AcceptedListener>();
-let onSignedOut: () => void = () => undefined;
+let telling: ReturnType<typeof setTimeout> | undefined;
+let tookSome = false;
+let listener: SyncListener | null = null;
+/** Screens that wait for the server's word on what they wrote. */
+const waiting = new Set<AcceptedListener>();
 
 /** One tab sends at a time, where the browser can say so. */
 const exclusively = <Value>(work: () => Promise<Value>): Promise<Value> =>
@@ -26,45 +43,77 @@ const exclusively = <Value>(work: () => Promise<Value>): Promise<Value> =>
     ? (navigator.locks.request('alfombra-outbox', work) as Promise<Value>)
     : work();
 
+function hearAccepted(write: PendingWrite, document: ServerDocument): void {
+  if (write.owner !== owner) return;
+  listener?.accepted(write, document);
+  waiting.forEach((hear) => hear(write, document));
+}
+
 function open() {
-  opened ??= openOutbox().then((database) => ({
-    database,
-    outbox: new Outbox({
+  opened ??= openOutbox().then((database) => {
+    const tabs = otherTabs((word) => {
+      if (word.kind === 'accepted') hearAccepted(word.write, word.document);
+      else if (word.kind === 'drained') listener?.drained();
+      else showSoon();
+    });
+    const outbox = new Outbox({
       database,
       send: (write) => sendWrite(write, database),
       exclusively,
-      onChange: (writes) => useOutboxStore.getState().set({ writes }),
-      onAccepted: (write, document) =>
-        acceptedListeners.forEach((listener) => listener(write, document)),
-    }),
-  }));
+      onChange: () => {
+        tabs.tell({ kind: 'changed' });
+        showSoon();
+      },
+      onAccepted: (write, document) => {
+        tookSome = true;
+        tabs.tell({ kind: 'accepted', write, document });
+        hearAccepted(write, document);
+      },
+    });
+    return { database, outbox, tabs };
+  });
   return opened;
 }
 
-/** Starts sending for a person, and again whenever the line may be back. */
-export async function startSync(
-  person: string,
-  accepted: AcceptedListener,
-  signedOut: () => void,
-): Promise<() => void> {
-  owner = person;
-  acceptedListeners.add(accepted);
-  onSignedOut = signedOut;
+/** What waits, for the screens: the signed-in person's own, and how much there is of others. */
+async function show(): Promise<void> {
+  clearTimeout(telling);
+  telling = undefined;
   const { outbox } = await open();
-  useOutboxStore.getState().set({ writes: await outbox.list() });
+  const person = owner;
+  const [writes, others] = person
+    ? await Promise.all([outbox.list(person), outbox.othersWaiting(person)])
+    : [[], 0];
+  if (person === owner) useOutboxStore.getState().set({ writes, others });
+}
+const showSoon = (): void => {
+  telling ??= setTimeout(() => void show(), TELLS_EVERY_MS);
+};
+
+/** Starts sending for a person, and again whenever the line may be back. */
+export async function startSync(person: string, hears: SyncListener): Promise<() => void> {
+  owner = person;
+  listener = hears;
+  await show();
   const again = () => {
     retryMs = FIRST_RETRY_MS;
     void sendNow();
   };
-  const seen = () => document.visibilityState === 'visible' && again();
+  const seen = () => {
+    if (document.visibilityState !== 'visible') return;
+    void show();
+    again();
+  };
   window.addEventListener('online', again);
   document.addEventListener('visibilitychange', seen);
   void navigator.storage?.persist?.().catch(() => false);
+  void forgetSentPhotos();
   again();
   return () => {
     owner = null;
-    acceptedListeners.delete(accepted);
+    listener = null;
     clearTimeout(timer);
+    useOutboxStore.getState().set({ writes: [], others: 0 });
     window.removeEventListener('online', again);
     document.removeEventListener('visibilitychange', seen);
   };
@@ -74,17 +123,61 @@ export async function startSync(
 export async function sendNow(): Promise<void> {
   if (!owner) return;
   clearTimeout(timer);
-  const { outbox } = await open();
+  const { outbox, tabs } = await open();
   const { set } = useOutboxStore.getState();
   set({ sending: true });
   const end = await outbox.flush(owner).catch(() => 'unreachable' as const);
+  await show();
   set({ sending: false, ...(end === 'signed-out' ? { line: 'signed-out' as const } : {}) });
-  if (end === 'signed-out') onSignedOut();
+  if (end === 'signed-out') listener?.signedOut();
+  if (tookSome) {
+    tookSome = false;
+    listener?.drained();
+    tabs.tell({ kind: 'drained' });
+  }
   await measureStorage();
-  if (end === 'unreachable' && owner) {
+  if ((end === 'unreachable' || end === 'failing') && owner) {
     timer = setTimeout(() => void sendNow(), retryMs);
     retryMs = Math.min(LAST_RETRY_MS, retryMs * 2);
+    void sendInBackground();
   }
+}
+
+/** Asks the browser to wake the app's worker when the line is back, also after the last tab has gone. */
+async function sendInBackground(): Promise<void> {
+  const registration = await navigator.serviceWorker?.getRegistration().catch(() => undefined);
+  const { sync } = (registration ?? {}) as {
+    sync?: { register: (tag: string) => Promise<void> };
+  };
+  await sync?.register(BACKGROUND_TAG).catch(() => undefined);
+}
+
+const noRoom = (error: unknown): never => {
+  if (error instanceof DOMException && error.name === 'QuotaExceededError') {
+    throw new RequestFailure('storage-full', 'storage-full');
+  }
+  throw error;
+};
+
+async function keepAll(changes: readonly Change[]): Promise<Kept[]> {
+  const person = owner;
+  if (!person) throw new RequestFailure('signed-out', 'signed-out');
+  const { outbox } = await open();
+  const kept = await outbox
+    .keepAll(changes.map((change) => ({ ...change, owner: person })))
+    .catch(noRoom);
+  await show();
+  return kept;
+}
+
+/**
+ * Keeps many writes on the device, all or none, and begins to send them; how far that is stands in the
+ * outbox.
+ * @throws RequestFailure `storage-full` when the device has no room
+ */
+export async function writeAll(changes: readonly Change[]): Promise<void> {
+  await keepAll(changes);
+  void sendNow();
 }
 
 /**
@@ -93,48 +186,35 @@ export async function sendNow(): Promise<void> {
  * @throws RequestFailure what the server said against it at once (the write is not kept then), or
  * `storage-full` when the device has no room
  */
-export async function write(change: Omit<NewWrite, 'owner'>): Promise<ServerDocument | null> {
-  if (!owner) throw new RequestFailure('signed-out', 'signed-out');
-  const { outbox } = await open();
+export async function write(change: Change): Promise<ServerDocument | null> {
   let answer: ServerDocument | null = null;
-  let kept: PendingWrite;
-  try {
-    kept = await outbox.keep({ ...change, owner });
-  } catch (error) {
-    if (error instanceof DOMException && error.name === 'QuotaExceededError') {
-      throw new RequestFailure('storage-full', 'storage-full');
-    }
-    throw error;
-  }
   const hear: AcceptedListener = (accepted, document) => {
     if (accepted.kind === change.kind && accepted.id === change.id) answer = document;
   };
-  acceptedListeners.add(hear);
+  waiting.add(hear);
   try {
+    const [kept] = (await keepAll([change])) as [Kept];
+    const { outbox } = await open();
     await Promise.race([sendNow(), new Promise((resolve) => setTimeout(resolve, PATIENCE_MS))]);
+    const { database } = await open();
+    const still = await database.get('writes', kept.write.seq);
+    const own = still?.writeId === kept.write.writeId ? still : undefined;
+    if (own?.state === 'refused' && own.failure) {
+      await outbox.takeBack(kept);
+      await show();
+      const { code, message, path } = own.failure;
+      throw new RequestFailure(code, message, path);
+    }
+    return still ? null : answer;
   } finally {
-    acceptedListeners.delete(hear);
+    waiting.delete(hear);
   }
-  const still = (await outbox.list()).find(({ seq }) => seq === kept.seq);
-  if (still?.state === 'refused' && still.failure) {
-    await outbox.discard(still.seq);
-    const { code, message, path } = still.failure;
-    throw new RequestFailure(code, message, path);
-  }
-  return still ? null : answer;
 }
 
-/** Keeps a photo's bytes on the device until they have been sent, and after. */
+/** Keeps a photo's bytes on the device until they have been sent. */
 export async function keepPhotoBytes(id: string, bytes: ArrayBuffer, type: string): Promise<void> {
   const { database } = await open();
-  try {
-    await database.put('photos', { id, bytes, type });
-  } catch (error) {
-    if (error instanceof DOMException && error.name === 'QuotaExceededError') {
-      throw new RequestFailure('storage-full', 'storage-full');
-    }
-    throw error;
-  }
+  await database.put('photos', { id, bytes, type }).catch(noRoom);
 }
 
 /** A photo's bytes from this device, or `null` when it was taken on another. */
@@ -146,10 +226,11 @@ export async function photoBytes(id: string): Promise<Blob | null> {
 
 export async function settleConflict(
   seq: number,
+  asked: string,
   choices: readonly ('mine' | 'theirs')[],
 ): Promise<void> {
   const { outbox } = await open();
-  await outbox.settle(seq, choices);
+  await outbox.settle(seq, asked, choices);
   await sendNow();
 }
 
@@ -162,7 +243,28 @@ export async function retryWrite(seq: number): Promise<void> {
 export async function discardWrite(seq: number): Promise<void> {
   const { outbox } = await open();
   await outbox.discard(seq);
+  await show();
+  void forgetSentPhotos();
 }
+
+/**
+ * Removes the bytes of photos that nothing waits to be sent of. A photo of the last hour may not have got
+ * its write yet.
+ */
+async function forgetSentPhotos(): Promise<void> {
+  const { database } = await open();
+  const transaction = database.transaction(['writes', 'photos'], 'readwrite');
+  const writes = await transaction.objectStore('writes').getAll();
+  const unsent = new Set(writes.filter(({ kind }) => kind === 'photo').map(({ id }) => id));
+  const before = Date.now() - HOUR_MS;
+  for (const id of await transaction.objectStore('photos').getAllKeys()) {
+    if (!unsent.has(id) && madeAt(id) < before) await transaction.objectStore('photos').delete(id);
+  }
+  await transaction.done;
+}
+
+/** When a UUID of version 7 was made, ms (RFC 9562, 5.7). */
+const madeAt = (id: string): number => Number.parseInt(id.replace('-', '').slice(0, 12), 16);
 
 async function measureStorage(): Promise<void> {
   const estimate = await navigator.storage?.estimate?.().catch(() => null);
@@ -170,18 +272,3 @@ async function measureStorage(): Promise<void> {
   if (!quota || usage === undefined) return;
   useOutboxStore.getState().set({ storage: { usage, quota } });
 }
-
-/** What the server holds of a document that a screen has, for a write on top of it. */
-export const baseOf = <Document extends { id: string; version: number }>(
-  document: Document | undefined,
-  without: readonly string[] = [],
-): { version: number; body: Json } | null => {
-  if (!document || document.version === 0) return null;
-  const { id: _id, version, ...body } = document;
-  return {
-    version,
-    body: Object.fromEntries(
-      Object.entries(body).filter(([key]) => !without.includes(key)),
-    ) as Json,
-  };
-};

@@ -13,7 +13,7 @@ export function stopTakingAlong(): void {
 }
 
 /** In a worker: reading and keeping a few thousand lawns takes seconds, and nobody should feel them. */
-function ask(): Promise<TakeAlongReply> {
+function ask(person: string): Promise<TakeAlongReply> {
   stopTakingAlong();
   return new Promise((resolve) => {
     const worker = new Worker(new URL('./takeAlong.worker', window.location.href));
@@ -24,14 +24,14 @@ function ask(): Promise<TakeAlongReply> {
     };
     worker.onmessage = ({ data }: MessageEvent<TakeAlongReply>) => end(data);
     worker.onerror = () => end({ ok: false });
-    worker.postMessage(null);
+    worker.postMessage(person);
   });
 }
 
 /** Fetches what has changed of everything that the phone may need, and puts it onto the device. */
-export async function takeAlong(client: QueryClient): Promise<void> {
+export async function takeAlong(client: QueryClient, person: string): Promise<void> {
   const startedAt = Date.now();
-  const reply = await ask();
+  const reply = await ask(person);
   if (!reply.ok) return;
   useOutboxStore.getState().set({ takenAlong: reply.lawns });
   for (const key of reply.keys) {

@@ -1,10 +1,10 @@
 import type { User } from '@alfombra/core';
-import { useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { useQueryClient, type QueryClient, type QueryKey } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { persister } from '../queryClient';
-import { keys, type LawnPart } from '../keys';
+import { keys } from '../keys';
 import { lawnsQuery } from '../lawns';
-import type { DocumentKind, PendingWrite, ServerDocument } from '@/state/sync/pendingWrite';
+import { PART, type PendingWrite, type ServerDocument } from '@/state/sync/pendingWrite';
 import { registerServiceWorker } from '@/state/serviceWorker';
 import { startSync } from './sync';
 import { stopTakingAlong, takeAlong } from './takeAlong';
@@ -16,15 +16,6 @@ const LOOKS_EVERY_MS = 250;
 const SETTLES_MS = 1500;
 const LONGEST_WAIT_MS = 15_000;
 
-const PART: Partial<Record<DocumentKind, LawnPart>> = {
-  visit: 'visits',
-  record: 'records',
-  reading: 'readings',
-  sample: 'samples',
-  photo: 'photos',
-  report: 'reports',
-};
-
 /** Sends what waits and keeps the lawns on the device while somebody is signed in. */
 export function useSync(user: User | undefined): void {
   const client = useQueryClient();
@@ -33,18 +24,29 @@ export function useSync(user: User | undefined): void {
     if (!id) return undefined;
     let ended = false;
     let stop: (() => void) | undefined;
-    void startSync(
-      id,
-      (write, document) => intoCache(client, write, document),
-      () => void client.invalidateQueries({ queryKey: keys.session }),
-    ).then((end) => {
+    const outdated = new Set<string>();
+    void startSync(id, {
+      accepted: (write, document) => {
+        intoCache(client, write, document);
+        for (const key of askedAgain(write)) outdated.add(JSON.stringify(key));
+      },
+      // Once for all that went through: four hundred lawns are one look at the list.
+      drained: () => {
+        const keys = [...outdated];
+        outdated.clear();
+        for (const key of keys) {
+          void client.invalidateQueries({ queryKey: JSON.parse(key) as QueryKey });
+        }
+      },
+      signedOut: () => void client.invalidateQueries({ queryKey: keys.session }),
+    }).then((end) => {
       stop = end;
       if (ended) end();
     });
     // Who is signed in is known without a line, too.
     void persister.persistQueryByKey(keys.session, client);
     // The list itself comes by its own address, and may not have been looked at.
-    const take = () => void client.prefetchQuery(lawnsQuery).then(() => takeAlong(client));
+    const take = () => void client.prefetchQuery(lawnsQuery).then(() => takeAlong(client, id));
     const timer = setInterval(take, TAKE_ALONG_EVERY_MS);
     const stopWaiting = whenListed(client, () => {
       void registerServiceWorker().catch(() => undefined);
@@ -78,21 +80,43 @@ function whenListed(client: QueryClient, then: () => void): () => void {
   return () => clearTimeout(timer);
 }
 
-/** An acknowledged write takes its place among what the server said, before it is asked again. */
+/** What else the server says that follows from a write: findings, links, what is due. */
+function askedAgain({ kind, lawnId }: PendingWrite): QueryKey[] {
+  const part = PART[kind];
+  return [keys.lawns, ...(part && lawnId ? [keys.ofLawn(lawnId, part)] : [])];
+}
+
+/** An acknowledged write takes its place among what the server said, on the device too. */
 function intoCache(client: QueryClient, write: PendingWrite, document: ServerDocument): void {
   const { id, version } = document;
   const entry = { ...(document.body as object), id, version };
-  const intoList = (list: { id: string }[] | undefined) =>
-    list?.some((other) => other.id === id)
-      ? list.map((other) => (other.id === id ? { ...other, ...entry } : other))
-      : [entry, ...(list ?? [])];
+  const newest = (known: { version?: number } | undefined) => (known?.version ?? 0) <= version;
   const part = PART[write.kind];
-  if (write.kind === 'lawn') client.setQueryData(keys.lawn(id), entry);
-  else if (write.kind === 'customer') client.setQueryData(keys.customers, intoList);
-  else if (part && write.lawnId) {
-    client.setQueryData(keys.ofLawn(write.lawnId, part), intoList);
-    // Findings, links and bytes are the server's to add.
-    void client.invalidateQueries({ queryKey: keys.ofLawn(write.lawnId, part) });
+  if (write.kind === 'lawn') {
+    client.setQueryData(keys.lawn(id), (known: Entry | undefined) =>
+      newest(known) ? entry : known,
+    );
+    void persister.persistQueryByKey(keys.lawn(id), client);
+    return;
   }
-  void client.invalidateQueries({ queryKey: keys.lawns });
+  const key =
+    write.kind === 'customer'
+      ? keys.customers
+      : part && write.lawnId
+        ? keys.ofLawn(write.lawnId, part)
+        : null;
+  if (!key) return;
+  client.setQueryData(key, (list: Entry[] | undefined) => {
+    const known = list?.find((other) => other.id === id);
+    if (!known) return [entry, ...(list ?? [])];
+    return newest(known)
+      ? list?.map((other) => (other === known ? { ...other, ...entry } : other))
+      : list;
+  });
+  void persister.persistQueryByKey(key, client);
+}
+
+interface Entry {
+  id: string;
+  version?: number;
 }

@@ -39,7 +39,7 @@ const MOST_DIFFERENCES = 6;
 export function KeyScreen({ lawnId, zoneId }: { lawnId: string; zoneId: string | null }) {
   const { t } = useTranslation();
   const lawn = useLawn(lawnId).data;
-  const today = useCompany().data?.today;
+  const today = useCompany(lawn?.property.timeZone).data?.today;
   const back = zoneId ? `/lawns/${lawnId}/zone/${zoneId}` : `/lawns/${lawnId}/visit`;
   if (!lawn || !today) {
     return (

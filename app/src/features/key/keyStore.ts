@@ -1,6 +1,7 @@
 import type { KeyAnswer } from '@alfombra/core/key';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import { personStorage } from '@/state/personStorage';
 
 interface KeyState {
   /** By lawn: the plant that is being named. */
@@ -43,6 +44,7 @@ export const useKeyStore = create<KeyState>()(
     }),
     {
       name: 'alfombra-key',
+      storage: personStorage(),
       version: 2,
       migrate: (kept) => ({ ...(kept as KeyState), unseen: {} }),
     },

@@ -19,7 +19,7 @@ export function ArriveCard({
 }) {
   const { t } = useTranslation();
   const router = useRouter();
-  const company = useCompany().data;
+  const company = useCompany(lawn.property.timeZone).data;
   const session = useSession();
   const summary = useLawns().data?.find(({ id }) => id === lawn.id);
   const { visits: going, beginVisit } = useWalkStore();

@@ -18,7 +18,7 @@ const SAME_PLACE_FT = 8;
 export function PhotosScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
   const lawn = useLawn(lawnId).data;
-  const today = useCompany().data?.today;
+  const today = useCompany(lawn?.property.timeZone).data?.today;
   const photos = usePhotos(lawnId).data;
   const back = `/lawns/${lawnId}/visit`;
   if (!lawn || !today || !photos) {

@@ -11,7 +11,7 @@ export function PlanScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
   const words = useFailureWords();
   const lawn = useLawn(lawnId).data;
-  const today = useCompany().data?.today;
+  const today = useCompany(lawn?.property.timeZone).data?.today;
   const { plan, open, lawnId: openId } = usePlanStore();
   useEffect(() => {
     if (!lawn) return;

@@ -1,4 +1,10 @@
-import { propertySchema, regionSchema, upkeepSchema, type Customer } from '@alfombra/core';
+import {
+  propertySchema,
+  regionSchema,
+  TIME_ZONES,
+  upkeepSchema,
+  type Customer,
+} from '@alfombra/core';
 import {
   useController,
   useWatch,
@@ -102,6 +108,7 @@ export function CustomerCard({
 /** Where it is and how one gets in. */
 export function PlaceCard({ control }: { control: Fields }) {
   const { t } = useTranslation();
+  const timeZone = useController({ control, name: 'property.timeZone' }).field;
   return (
     <Card>
       <Title>{t('property.place')}</Title>
@@ -118,6 +125,15 @@ export function PlaceCard({ control }: { control: Fields }) {
         label={t('property.regionLabel')}
         words="region"
         options={regionSchema.options}
+      />
+      <SelectField
+        label={t('property.timeZoneLabel')}
+        value={timeZone.value}
+        options={['', ...TIME_ZONES].map((zone) => ({
+          value: zone,
+          label: t(`property.timeZone.${zone || 'company'}`),
+        }))}
+        onChange={timeZone.onChange}
       />
       <FormField
         control={control}

@@ -39,6 +39,9 @@ export const propertyFormSchema = z.object({
     waters: property.waters.unwrap(),
     waterDays: property.waterDays.unwrap(),
     waterAt: property.waterAt.unwrap(),
+    timeZone: z
+      .union([property.timeZone.unwrap().unwrap(), z.literal('')])
+      .transform((zone) => zone || null),
     intensity: property.intensity.unwrap(),
     budget: upTo(120),
     pets: asSeen,
@@ -70,7 +73,12 @@ export function propertyDraft(lawn: Lawn | null, customers: readonly Customer[])
     name: lawn?.name ?? '',
     region: lawn?.region ?? 'transition',
     upkeep: lawn?.upkeep ?? 'standard',
-    property: { ...known, pets: seenAs(known.pets), children: seenAs(known.children) },
+    property: {
+      ...known,
+      timeZone: known.timeZone ?? '',
+      pets: seenAs(known.pets),
+      children: seenAs(known.children),
+    },
   };
 }
 

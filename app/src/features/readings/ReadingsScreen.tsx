@@ -12,7 +12,7 @@ import { TemperatureCard } from './TemperatureCard';
 export function ReadingsScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
   const lawn = useLawn(lawnId).data;
-  const company = useCompany().data;
+  const company = useCompany(lawn?.property.timeZone).data;
   const [zoneId, setZoneId] = useState<string | null>(null);
   const back = `/lawns/${lawnId}/visit`;
   const zone = lawn?.zones.find(({ id }) => id === zoneId) ?? lawn?.zones[0];

@@ -9,7 +9,7 @@ export function ReportScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
   const { visit: visitId } = useLocalSearchParams<{ visit?: string }>();
   const lawn = useLawn(lawnId).data;
-  const company = useCompany().data;
+  const company = useCompany(lawn?.property.timeZone).data;
   const customers = useCustomers().data;
   const visits = useVisits(lawnId).data;
   const reports = useReports(lawnId).data;

@@ -19,8 +19,8 @@ const versions = (rows: readonly { id: string; version: number }[]) =>
 
 /** A lawn with everything about it, and its year; worked out anew when any of it changes. */
 export function useLawnSeason(lawnId: string) {
-  const company = useCompany();
   const lawn = useLawn(lawnId);
+  const company = useCompany(lawn.data?.property.timeZone);
   const visits = useVisits(lawnId);
   const records = useRecords(lawnId);
   const readings = useReadings(lawnId);

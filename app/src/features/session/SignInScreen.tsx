@@ -7,6 +7,20 @@ import { RequestFailure } from '@/api/request';
 import { useFailureWords } from '@/api/useFailureWords';
 import { Button, Field, Selvedge, Title, useArrival, Words } from '@/ui';
 
+/** Where to after the door: a page of this app, and never another's address. */
+export function placeToGo(next: string | undefined): string {
+  if (!next) return FIRST_PLACE;
+  const here = window.location.origin;
+  try {
+    const { origin, pathname, search } = new URL(next, here);
+    // What is left of it must still be read as a path: `//else.where` is an address.
+    return origin === here && /^\/(?![/\\])/.test(pathname) ? `${pathname}${search}` : FIRST_PLACE;
+  } catch {
+    return FIRST_PLACE;
+  }
+}
+const FIRST_PLACE = '/lawns';
+
 /** The door. After it the technician is back where they were. */
 export function SignInScreen({ next }: { next: string | undefined }) {
   const { t } = useTranslation();
@@ -18,12 +32,11 @@ export function SignInScreen({ next }: { next: string | undefined }) {
   const failure = signIn.error;
   const issues = failure instanceof RequestFailure ? failure.issues : [];
   const issue = (field: string) => issues.find(({ path }) => path[0] === field)?.message;
+  const after = placeToGo(next);
   const submit = () =>
     signIn.mutate(
-      { email: email.trim(), password },
-      {
-        onSuccess: () => router.replace((next && next.startsWith('/') ? next : '/lawns') as Href),
-      },
+      { who: { email: email.trim(), password }, next: after },
+      { onSuccess: () => router.replace(after as Href) },
     );
   const heading = useArrival([t('signIn.submit')], true);
   return (

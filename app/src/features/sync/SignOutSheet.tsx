@@ -1,6 +1,4 @@
-import { useRouter } from 'expo-router';
 import { useTranslation } from 'react-i18next';
-import { forgetAnswers } from '@/api/queryClient';
 import { useSignOut } from '@/api/queries';
 import { useOutboxStore } from '@/state/sync/outboxStore';
 import { Button, Sheet, Words } from '@/ui';
@@ -19,15 +17,8 @@ export function SignOutSheet({ open, onClose }: { open: boolean; onClose: () => 
   );
 }
 
-/** Signs out and forgets what the server said; what was not sent stays for its writer. */
+/** Signs out; the next person begins at the door. */
 export function useLeave(): () => void {
-  const router = useRouter();
-  const signOut = useSignOut();
-  return () =>
-    signOut.mutate(undefined, {
-      onSettled: () => {
-        void forgetAnswers();
-        router.replace('/sign-in');
-      },
-    });
+  const { mutate } = useSignOut();
+  return () => mutate();
 }

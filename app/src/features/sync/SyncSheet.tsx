@@ -4,14 +4,17 @@ import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { useLawns } from '@/api/queries';
 import { useOutboxStore } from '@/state/sync/outboxStore';
-import type { PendingWrite } from '@/state/sync/pendingWrite';
+import { isSetAside, type PendingWrite } from '@/state/sync/pendingWrite';
 import { discardWrite, retryWrite, sendNow, settleConflict } from '@/api/sync/sync';
 import { Button, Card, Chip, percent, Sheet, Words } from '@/ui';
+
+/** A list of customers is hundreds of writes; those behind show when these have gone. */
+const MOST_SHOWN = 30;
 
 /** Everything that has not reached the server, oldest first, and what each needs. */
 export function SyncSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
   const { t } = useTranslation();
-  const { writes, line, sending, storage, takenAlong } = useOutboxStore();
+  const { writes, others, line, sending, storage, takenAlong } = useOutboxStore();
   return (
     <Sheet open={open} title={t('sync.title')} onClose={onClose}>
       <Words tone="second">
@@ -26,9 +29,17 @@ export function SyncSheet({ open, onClose }: { open: boolean; onClose: () => voi
           {t('sync.storage', { share: percent(storage.usage / storage.quota) })}
         </Words>
       )}
-      {writes.map((write) => (
+      {writes.slice(0, MOST_SHOWN).map((write) => (
         <Pending key={write.seq} write={write} />
       ))}
+      {writes.length > MOST_SHOWN ? (
+        <Words tone="second">{t('sync.more', { count: writes.length - MOST_SHOWN })}</Words>
+      ) : null}
+      {others > 0 ? (
+        <Words size="note" tone="second">
+          {t('sync.others', { count: others })}
+        </Words>
+      ) : null}
       <Button
         kind="plain"
         label={t('sync.sendNow')}
@@ -47,17 +58,21 @@ function Pending({ write }: { write: PendingWrite }) {
   if (write.state === 'conflict' && write.conflict) {
     return <Conflict write={write} title={title} conflicts={write.conflict.conflicts} />;
   }
+  const aside = isSetAside(write);
+  const held = aside || write.state === 'refused';
   return (
-    <Card tone={write.state === 'refused' ? 'stop' : 'panel'}>
+    <Card tone={held ? 'stop' : 'panel'}>
       <Words weight="semi">{title}</Words>
-      {write.state === 'refused' ? (
+      {held ? (
         <>
           <Words tone="stop">
-            {t('sync.refused', {
-              why: [write.failure?.path.join(' › '), write.failure?.message]
-                .filter(Boolean)
-                .join(': '),
-            })}
+            {aside
+              ? t('sync.aside', { count: write.failures })
+              : t('sync.refused', {
+                  why: [write.failure?.path.join(' › '), write.failure?.message]
+                    .filter(Boolean)
+                    .join(': '),
+                })}
           </Words>
           <View className="flex-row gap-2">
             <Button
@@ -120,7 +135,7 @@ function Conflict({
       <Button
         label={t('sync.settle')}
         disabled={all.some((choice) => choice === undefined)}
-        onPress={() => void settleConflict(write.seq, all as ('mine' | 'theirs')[])}
+        onPress={() => void settleConflict(write.seq, write.writeId, all as ('mine' | 'theirs')[])}
         testID="settle"
       />
     </Card>

@@ -4,9 +4,11 @@ import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
 import { lazy, Suspense, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Pressable } from 'react-native';
+import { useDoubtedDay } from '@/api/company';
 import { useOutboxStore } from '@/state/sync/outboxStore';
+import { isSetAside } from '@/state/sync/pendingWrite';
 import { nearlyFull } from '@/state/sync/storageRoom';
-import { Words } from '@/ui';
+import { longDay, Words } from '@/ui';
 
 /** Its sheet comes when it is opened: the strip stands on every page. */
 const SyncSheet = lazy(async () => ({ default: (await import('./SyncSheet')).SyncSheet }));
@@ -16,17 +18,19 @@ export function SyncStrip() {
   const { t } = useTranslation();
   const { writes, line, sending, storage } = useOutboxStore();
   const [open, setOpen] = useState(false);
-  const held = writes.filter(({ state }) => state !== 'waiting').length;
+  const held = writes.filter((write) => write.state !== 'waiting' || isSetAside(write)).length;
   const waiting = writes.length - held;
   const full = storage !== null && nearlyFull(storage);
-  if (writes.length === 0 && line !== 'down' && !full) return null;
-  const urgent = held > 0 || full;
+  const doubted = useDoubtedDay();
+  if (writes.length === 0 && line !== 'down' && !full && !doubted) return null;
+  const urgent = held > 0 || full || doubted !== null;
   const Icon = urgent ? TriangleAlert : line === 'down' ? CloudOff : CloudUpload;
   const words = [
     held > 0 ? t('sync.held', { count: held }) : null,
     waiting > 0 ? t('sync.waiting', { count: waiting }) : null,
     line === 'down' ? t('sync.noLine') : sending && waiting > 0 ? t('sync.sending') : null,
     full ? t('sync.full') : null,
+    doubted ? t('sync.doubted', { day: longDay(doubted) }) : null,
   ].filter(Boolean);
   return (
     <>

@@ -32,6 +32,7 @@ const pending = (fields: Partial<PendingWrite>): PendingWrite => ({
   body: { name: 'Mine' },
   state: 'waiting',
   tried: false,
+  failures: 0,
   conflict: null,
   failure: null,
   ...fields,
@@ -87,7 +88,7 @@ it('puts a conflict to the technician and wants an answer for each place', () =>
   expect(keep.getAttribute('aria-disabled')).toBe('true');
   fireEvent.click(screen.getByRole('button', { name: 'Mine: Mine' }));
   fireEvent.click(screen.getByTestId('settle'));
-  expect(settled).toEqual([[1, ['mine']]]);
+  expect(settled).toEqual([[1, 'w', ['mine']]]);
 });
 
 it('says why the server refuses and lets go only on a word', () => {
@@ -103,4 +104,12 @@ it('says why the server refuses and lets go only on a word', () => {
   expect(screen.getByText('The server does not take it. name: give the lawn a name')).toBeTruthy();
   fireEvent.click(screen.getByRole('button', { name: 'Let it go' }));
   expect(discarded).toEqual([1]);
+});
+
+it('says what the server fails at, that the rest goes on, and what is somebody else’s', () => {
+  show({ writes: [pending({ failures: 3 })], others: 2 });
+  expect(screen.getByRole('status').textContent).toBe('1 needs you');
+  openSheet();
+  expect(screen.getByText(/^The server failed at it 3 times/)).toBeTruthy();
+  expect(screen.getByText('2 of somebody else wait for them to sign in.')).toBeTruthy();
 });

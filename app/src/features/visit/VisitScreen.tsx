@@ -23,7 +23,7 @@ const visitFormSchema = z.object({
 export function VisitScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
   const lawn = useLawn(lawnId).data;
-  const company = useCompany().data;
+  const company = useCompany(lawn?.property.timeZone).data;
   const visits = useVisits(lawnId).data;
   const back = `/lawns/${lawnId}`;
   if (!lawn || !company || !visits) {

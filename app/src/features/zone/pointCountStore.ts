@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import { personStorage } from '@/state/personStorage';
 
 interface Count {
   hits: number;
@@ -38,7 +39,7 @@ export const usePointCount = create<PointCountState>()(
         clear: (zoneId) => update(zoneId, () => []),
       };
     },
-    { name: 'alfombra-point-counts', version: 1 },
+    { name: 'alfombra-point-counts', storage: personStorage(), version: 1 },
   ),
 );
 

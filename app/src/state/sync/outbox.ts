@@ -1,13 +1,30 @@
-import { mergeDocuments, settleConflicts, type Json } from '@alfombra/core';
 import { v7 as uuid } from 'uuid';
 import type { OutboxDatabase } from './outboxDatabase';
-import type { DocumentKind, PendingWrite, ServerDocument } from './pendingWrite';
+import {
+  isSetAside,
+  type DocumentKind,
+  type PendingWrite,
+  type ServerDocument,
+} from './pendingWrite';
+import {
+  alone,
+  behind,
+  joined,
+  onTopOf,
+  saysNothing,
+  settled,
+  without,
+  type Content,
+  type Edit,
+} from './rebase';
 
 /** How one attempt to send a write went. */
 export type SendResult =
   | { kind: 'accepted'; document: ServerDocument }
-  /** No answer, or a server that failed: try again later. */
+  /** No answer: try again later. */
   | { kind: 'unreachable' }
+  /** The server failed at it; it may fail again, and others may pass. */
+  | { kind: 'failing' }
   | { kind: 'signed-out' }
   /** Somebody wrote in between. */
   | { kind: 'stale'; document: ServerDocument }
@@ -18,27 +35,42 @@ export interface OutboxOptions {
   send: (write: PendingWrite) => Promise<SendResult>;
   /** Only one tab sends at a time. */
   exclusively?: <Value>(work: () => Promise<Value>) => Promise<Value>;
-  onChange?: (writes: readonly PendingWrite[]) => void;
+  /** What waits has changed. */
+  onChange?: () => void;
   onAccepted?: (write: PendingWrite, document: ServerDocument) => void;
   newId?: () => string;
 }
 
-export interface NewWrite {
+export interface NewWrite extends Edit {
   owner: string;
   kind: DocumentKind;
   id: string;
   lawnId: string | null;
-  body: Json;
-  /** What the server holds, as this device last read it; `null` for a new document. */
-  base: { version: number; body: Json } | null;
+}
+
+/** A write as it was kept, and the one that took it in as that was before. */
+export interface Kept {
+  write: PendingWrite;
+  before: PendingWrite | null;
 }
 
 /** How far a flush came. */
-export type FlushEnd = 'empty' | 'blocked' | 'unreachable' | 'signed-out';
+export type FlushEnd = 'empty' | 'blocked' | 'unreachable' | 'failing' | 'signed-out';
+
+/** Documents on their way at once. */
+const LANES = 4;
+/** So many failures one after the other, of different writes, mean that the server is sick. */
+const SICK = 3;
+
+type Write = PendingWrite;
+const keyOf = ({ kind, id }: Pick<Write, 'kind' | 'id'>) => `${kind}/${id}`;
 
 /**
- * Writes of this device in their order. A write is kept in IndexedDB before anything is sent, carries
- * an id of its own so that the server takes it once, and leaves when the server has acknowledged it.
+ * Writes of this device. A write is kept in IndexedDB before anything is sent, carries an id of its own
+ * so that the server takes it once, and leaves when the server has acknowledged it. Of one document at
+ * most two wait: one that may have arrived, and one behind it that takes in every later edit. What is
+ * held (asked about, refused, set aside) is always the only one of its document. Every change of what
+ * waits reads and writes in one transaction: tabs share the database.
  */
 export class Outbox {
   private flushing: Promise<FlushEnd> | null = null;
@@ -47,52 +79,58 @@ export class Outbox {
 
   constructor(private readonly options: OutboxOptions) {}
 
-  /** Pending writes, oldest first. */
-  list(): Promise<PendingWrite[]> {
-    return this.options.database.getAll('writes');
+  /** Pending writes of a person, oldest first. */
+  async list(owner: string): Promise<Write[]> {
+    return (await this.options.database.getAll('writes')).filter((write) => write.owner === owner);
+  }
+
+  /** How many writes of other people wait on this device. */
+  async othersWaiting(owner: string): Promise<number> {
+    const all = await this.options.database.getAll('writes');
+    return all.filter((write) => write.owner !== owner).length;
+  }
+
+  /** @throws DOMException `QuotaExceededError` when the device has no room; nothing is changed then */
+  async keep(write: NewWrite): Promise<Kept> {
+    return (await this.keepAll([write]))[0] as Kept;
   }
 
   /**
-   * Keeps a write. A waiting write of the same document that was never sent takes its content;
-   * otherwise it queues behind the earlier ones.
+   * Keeps writes, all or none. One of a document that waits already goes together with that one, or
+   * behind it when that may have arrived.
    * @throws DOMException `QuotaExceededError` when the device has no room; nothing is changed then
    */
-  async keep(write: NewWrite): Promise<PendingWrite> {
-    const { database, newId = uuid } = this.options;
-    const transaction = database.transaction('writes', 'readwrite', { durability: 'strict' });
-    const same = (await transaction.store.index('document').getAll([write.kind, write.id])).sort(
-      (a, b) => a.seq - b.seq,
-    );
-    const last = same[same.length - 1];
-    let kept: PendingWrite;
-    if (last && last.state === 'waiting' && !last.tried && last.owner === write.owner) {
-      kept = { ...last, body: write.body, writeId: newId() };
-      await transaction.store.put(kept);
-    } else {
-      const fresh: Omit<PendingWrite, 'seq'> = {
-        writeId: newId(),
-        owner: write.owner,
-        kind: write.kind,
-        id: write.id,
-        lawnId: write.lawnId,
-        // Behind another write of the document: what it is based on is what that one will leave.
-        base: last ? last.body : (write.base?.body ?? null),
-        baseVersion: last ? last.baseVersion + 1 : (write.base?.version ?? 0),
-        body: write.body,
-        state: 'waiting',
-        tried: false,
-        conflict: null,
-        failure: null,
-      };
-      const seq = await transaction.store.add(fresh as PendingWrite);
-      kept = { ...fresh, seq };
-    }
-    await transaction.done;
-    await this.changed();
+  async keepAll(writes: readonly NewWrite[]): Promise<Kept[]> {
+    const { newId = uuid } = this.options;
+    const kept: Kept[] = [];
+    await this.change(async (store) => {
+      for (const { owner, kind, id, lawnId, ...edit } of writes) {
+        const last = (await store.ofDocument({ owner, kind, id })).pop();
+        const fresh = { owner, kind, id, lawnId, writeId: newId(), tried: false, failures: 0 };
+        if (last && (!last.tried || last.state !== 'waiting' || isSetAside(last))) {
+          const write = { ...last, ...fresh, ...joined(last, behind(last, edit)) };
+          await store.put(write);
+          kept.push({ write, before: last });
+        } else {
+          const content = last ? behind(last, edit) : alone(edit);
+          kept.push({ write: await store.add({ ...fresh, ...content }), before: null });
+        }
+      }
+    }, true);
     return kept;
   }
 
-  /** Sends what is waiting, in order, until nothing is left or the network gives out. */
+  /** Takes back what was just kept; what waited before it waits again. */
+  async takeBack({ write, before }: Kept): Promise<void> {
+    const { newId = uuid } = this.options;
+    await this.change(async (store) => {
+      if ((await store.get(write.seq))?.writeId !== write.writeId) return;
+      if (before) await store.put({ ...before, writeId: newId() });
+      else await store.delete(write.seq);
+    });
+  }
+
+  /** Sends what waits until nothing is left that could go, or the network gives out. */
   flush(owner: string): Promise<FlushEnd> {
     if (this.flushing) {
       this.askedAgain = true;
@@ -113,118 +151,230 @@ export class Outbox {
   }
 
   private async sendAll(owner: string): Promise<FlushEnd> {
+    const flying = new Map<string, Promise<void>>();
+    const failed = new Set<string>();
+    let inARow = 0;
+    let stopped: 'unreachable' | 'failing' | 'signed-out' | null = null;
+    const fly = async (write: Write) => {
+      const kind = await this.sendOne(write);
+      if (kind === 'unreachable' || kind === 'signed-out') stopped = kind;
+      else if (kind === 'failing') {
+        failed.add(keyOf(write));
+        inARow += 1;
+        if (inARow >= SICK) stopped ??= 'failing';
+      } else inARow = 0;
+    };
     for (;;) {
-      const writes = (await this.list()).filter((write) => write.owner === owner);
-      const next = firstToSend(writes);
-      if (!next) return writes.length === 0 ? 'empty' : 'blocked';
-      // "It may have arrived" is on the disk before it can have: a killed tab finds it so.
-      const write = { ...next, tried: true };
-      await this.put(write);
-      const result = await this.options.send(write);
-      if (result.kind === 'unreachable' || result.kind === 'signed-out') return result.kind;
-      if (result.kind === 'accepted') await this.accept(write, result.document);
-      else if (result.kind === 'refused') {
-        await this.put({ ...write, state: 'refused', failure: result.failure });
-      } else await this.rebase(write, result.document);
-      await this.changed();
+      while (!stopped && flying.size < LANES) {
+        const next = await this.takeNext(owner, new Set([...flying.keys(), ...failed]));
+        if (!next) break;
+        const key = keyOf(next);
+        flying.set(
+          key,
+          fly(next).finally(() => flying.delete(key)),
+        );
+      }
+      if (flying.size === 0) break;
+      await Promise.race(flying.values());
     }
+    if (stopped) return stopped;
+    if (failed.size > 0) return 'failing';
+    return (await this.list(owner)).length === 0 ? 'empty' : 'blocked';
   }
 
-  /** The write is in: later writes of the document now build on what the server has. */
-  private async accept(write: PendingWrite, document: ServerDocument): Promise<void> {
+  /**
+   * The next write that nothing holds back: no earlier one of its document, and no new lawn that it
+   * lies on. It is marked as possibly arrived before it can have: a killed tab finds it so.
+   */
+  private async takeNext(owner: string, busy: ReadonlySet<string>): Promise<Write | null> {
     const transaction = this.options.database.transaction('writes', 'readwrite');
-    await transaction.store.delete(write.seq);
-    const later = await transaction.store.index('document').getAll([write.kind, write.id]);
-    const following = later.sort((a, b) => a.seq - b.seq)[0];
-    if (following) {
-      await transaction.store.put({
-        ...following,
-        base: document.body,
-        baseVersion: document.version,
-      });
+    const blocked = new Set(busy);
+    const unborn = new Set<string>();
+    let next: Write | null = null;
+    for (
+      let cursor = await transaction.store.openCursor();
+      cursor;
+      cursor = await cursor.continue()
+    ) {
+      const write = cursor.value;
+      if (write.owner !== owner) continue;
+      const free =
+        write.state === 'waiting' &&
+        !blocked.has(keyOf(write)) &&
+        !(write.lawnId && unborn.has(write.lawnId));
+      blocked.add(keyOf(write));
+      if (write.kind === 'lawn' && write.base === null) unborn.add(write.id);
+      if (!free) continue;
+      if (!isSetAside(write)) {
+        next = write;
+        break;
+      }
+      next ??= write;
+    }
+    if (next) {
+      next = { ...next, tried: true };
+      await transaction.store.put(next);
     }
     await transaction.done;
+    return next;
+  }
+
+  private async sendOne(write: Write): Promise<SendResult['kind']> {
+    const result = await this.options.send(write);
+    if (result.kind === 'accepted') await this.accept(write, result.document);
+    else if (result.kind === 'stale') await this.carryOver(write, result.document);
+    else if (result.kind === 'refused') await this.refuse(write, result.failure);
+    else if (result.kind === 'failing') await this.countFailure(write);
+    return result.kind;
+  }
+
+  /** The write is in: what waits behind it goes on top of what the server has now. */
+  private async accept(write: Write, document: ServerDocument): Promise<void> {
+    await this.change(async (store) => {
+      for (const later of await store.ofDocument(write)) {
+        if (later.writeId === write.writeId) await store.delete(later.seq);
+        else {
+          // An edit that came together with this very write while it was set aside builds on it, too.
+          const base = later.seq === write.seq ? write.body : later.base;
+          await store.renew(later, onTopOf({ ...later, base }, document));
+        }
+      }
+    });
     this.options.onAccepted?.(write, document);
   }
 
   /** Somebody wrote in between: both sides' changes go together, or the technician is asked. */
-  private async rebase(write: PendingWrite, theirs: ServerDocument): Promise<void> {
-    const merge = mergeDocuments(write.base, write.body, theirs.body);
-    if (merge.conflicts.length > 0) {
-      await this.put({
-        ...write,
-        state: 'conflict',
-        conflict: {
-          theirs: theirs.body,
-          version: theirs.version,
-          merged: merge.merged,
-          conflicts: merge.conflicts,
-        },
-      });
-      return;
-    }
-    await this.put(this.renewed(write, merge.merged, theirs));
+  private async carryOver(write: Write, theirs: ServerDocument): Promise<void> {
+    const nothingLeft = await this.change(async (store) => {
+      const [own, later] = await store.ofDocument(write);
+      if (own?.writeId !== write.writeId) return false;
+      if (later) await store.delete(later.seq);
+      const content = onTopOf(later ? joined(own, later) : own, theirs);
+      await store.renew(own, content);
+      return saysNothing(content);
+    });
+    if (nothingLeft) this.options.onAccepted?.(write, theirs);
   }
 
-  /** Settles a conflict by one choice for each place; the result is sent like any other write. */
-  async settle(seq: number, choices: readonly ('mine' | 'theirs')[]): Promise<void> {
-    const write = await this.options.database.get('writes', seq);
-    if (!write?.conflict) return;
-    const { merged, conflicts, theirs, version } = write.conflict;
-    const body = settleConflicts({ merged, conflicts }, choices);
-    await this.put(this.renewed(write, body, { id: write.id, version, body: theirs }));
-    await this.changed();
+  /** The server does not take it: it is held, unless a later edit has changed it already. */
+  private async refuse(write: Write, failure: Write['failure']): Promise<void> {
+    await this.change(async (store) => {
+      const [own, later] = await store.ofDocument(write);
+      if (own?.writeId !== write.writeId) return;
+      if (later) {
+        await store.delete(later.seq);
+        await store.renew(own, joined(own, later));
+      } else await store.put({ ...own, state: 'refused', failure });
+    });
   }
 
-  /** Sends a refused write again as it is. */
+  private async countFailure(write: Write): Promise<void> {
+    await this.change(async (store) => {
+      const [own, later] = await store.ofDocument(write);
+      if (own?.writeId !== write.writeId) return;
+      const counted = { ...own, failures: own.failures + 1 };
+      if (later && isSetAside(counted)) {
+        await store.delete(later.seq);
+        await store.renew(own, joined(own, later));
+      } else await store.put(counted);
+    });
+  }
+
+  /**
+   * Settles a conflict by one choice for each place; the result is sent like any other write.
+   * @param asked the `writeId` that the choices were made for: later edits are asked about anew
+   */
+  async settle(seq: number, asked: string, choices: readonly ('mine' | 'theirs')[]): Promise<void> {
+    const agreed = await this.change(async (store) => {
+      const write = await store.get(seq);
+      if (!write?.conflict || write.writeId !== asked) return null;
+      const content = settled(write.conflict, choices);
+      await store.renew(write, content);
+      const { theirs: body, version } = write.conflict;
+      return saysNothing(content) ? { write, document: { id: write.id, version, body } } : null;
+    });
+    if (agreed) this.options.onAccepted?.(agreed.write, agreed.document);
+  }
+
+  /** Sends a held write again as it is. */
   async retry(seq: number): Promise<void> {
-    const write = await this.options.database.get('writes', seq);
-    if (!write) return;
-    await this.put({ ...write, state: 'waiting', failure: null });
-    await this.changed();
+    await this.change(async (store) => {
+      const write = await store.get(seq);
+      if (write && write.state !== 'conflict') {
+        await store.put({ ...write, state: 'waiting', failure: null, failures: 0 });
+      }
+    });
   }
 
-  /** Lets a write go, on the technician's word. */
+  /** Lets a write go, on the technician's word; what was edited after it stays, without it. */
   async discard(seq: number): Promise<void> {
-    await this.options.database.delete('writes', seq);
-    await this.changed();
+    await this.change(async (store) => {
+      const write = await store.get(seq);
+      if (!write) return;
+      const [later] = (await store.ofDocument(write)).filter((other) => other.seq > seq);
+      await store.delete(seq);
+      if (later) await store.renew(later, without(write, later));
+    });
   }
 
-  private renewed(write: PendingWrite, body: Json, on: ServerDocument): PendingWrite {
-    const { newId = uuid } = this.options;
-    return {
-      ...write,
-      writeId: newId(),
-      body,
-      base: on.body,
-      baseVersion: on.version,
-      state: 'waiting',
-      tried: false,
-      conflict: null,
-      failure: null,
-    };
-  }
-
-  private async put(write: PendingWrite): Promise<void> {
-    await this.options.database.put('writes', write);
-  }
-
-  private async changed(): Promise<void> {
-    this.options.onChange?.(await this.list());
+  /** One change of what waits, read and written in one transaction. */
+  private async change<Value>(
+    work: (store: WriteStore) => Promise<Value>,
+    strict = false,
+  ): Promise<Value> {
+    const { database, newId = uuid, onChange } = this.options;
+    const transaction = database.transaction(
+      'writes',
+      'readwrite',
+      strict ? { durability: 'strict' } : {},
+    );
+    const { store } = transaction;
+    let value: Value;
+    try {
+      value = await work({
+        get: (seq) => store.get(seq),
+        ofDocument: async ({ owner, kind, id }) =>
+          (await store.index('document').getAll([kind, id]))
+            .filter((write) => write.owner === owner)
+            .sort((a, b) => a.seq - b.seq),
+        add: async (write) => ({ ...write, seq: await store.add(write as Write) }),
+        put: async (write) => void (await store.put(write)),
+        delete: (seq) => store.delete(seq),
+        renew: async (write, content) =>
+          saysNothing(content)
+            ? store.delete(write.seq)
+            : void (await store.put({
+                ...write,
+                ...content,
+                writeId: newId(),
+                tried: false,
+                failures: 0,
+              })),
+      });
+    } catch (error) {
+      // Whatever was put before the fault is not kept either.
+      transaction.done.catch(() => undefined);
+      try {
+        transaction.abort();
+      } catch {
+        // It has ended by itself.
+      }
+      throw error;
+    }
+    await transaction.done;
+    onChange?.();
+    return value;
   }
 }
 
-/**
- * The oldest waiting write that nothing holds back: not an earlier held write of the same document,
- * nor one of the lawn that it belongs to.
- */
-function firstToSend(writes: readonly PendingWrite[]): PendingWrite | undefined {
-  const held = new Set<string>();
-  for (const write of writes) {
-    const lawn = write.lawnId && `lawn/${write.lawnId}`;
-    const own = `${write.kind}/${write.id}`;
-    if (write.state !== 'waiting' || held.has(own) || (lawn && held.has(lawn))) held.add(own);
-    else return write;
-  }
-  return undefined;
+/** What a change may do inside its transaction. */
+interface WriteStore {
+  get: (seq: number) => Promise<Write | undefined>;
+  /** Writes of a document by one person, oldest first. */
+  ofDocument: (document: Pick<Write, 'owner' | 'kind' | 'id'>) => Promise<Write[]>;
+  add: (write: Omit<Write, 'seq'>) => Promise<Write>;
+  put: (write: Write) => Promise<void>;
+  delete: (seq: number) => Promise<void>;
+  /** Gives a write new content under a new id, or removes it when that says nothing. */
+  renew: (write: Write, content: Content) => Promise<void>;
 }

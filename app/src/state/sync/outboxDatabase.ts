@@ -10,11 +10,21 @@ export type OutboxDatabase = IDBPDatabase<OutboxSchema>;
 
 /** Opens the device's store of what has not been sent. A write counts as kept once it is in here. */
 export function openOutbox(name = 'alfombra-outbox'): Promise<OutboxDatabase> {
-  return openDB<OutboxSchema>(name, 1, {
-    upgrade(database) {
-      const writes = database.createObjectStore('writes', { keyPath: 'seq', autoIncrement: true });
-      writes.createIndex('document', ['kind', 'id']);
-      database.createObjectStore('photos', { keyPath: 'id' });
+  return openDB<OutboxSchema>(name, 2, {
+    async upgrade(database, from, _to, transaction) {
+      if (from === 0) {
+        const writes = database.createObjectStore('writes', {
+          keyPath: 'seq',
+          autoIncrement: true,
+        });
+        writes.createIndex('document', ['kind', 'id']);
+        database.createObjectStore('photos', { keyPath: 'id' });
+        return;
+      }
+      const writes = transaction.objectStore('writes');
+      for (const write of await writes.getAll()) await writes.put({ ...write, failures: 0 });
     },
+    // A newer app in another tab must not wait for this one to be closed.
+    blocking: (_current, _blocked, event) => (event.target as IDBDatabase).close(),
   });
 }

@@ -2,7 +2,10 @@ import { create } from 'zustand';
 import type { PendingWrite } from './pendingWrite';
 
 interface OutboxState {
+  /** What the signed-in person has not sent yet. */
   writes: readonly PendingWrite[];
+  /** How much of other people waits on this device for them to sign in. */
+  others: number;
   /** The line to the server: what the last attempt met. */
   line: 'unknown' | 'up' | 'down' | 'signed-out';
   sending: boolean;
@@ -16,6 +19,7 @@ interface OutboxState {
 /** What the screens show of the outbox. */
 export const useOutboxStore = create<OutboxState>()((set) => ({
   writes: [],
+  others: 0,
   line: 'unknown',
   sending: false,
   storage: null,

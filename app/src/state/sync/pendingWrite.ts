@@ -5,6 +5,26 @@ import type { FailureCode } from '@alfombra/core';
 export type DocumentKind =
   'lawn' | 'customer' | 'visit' | 'record' | 'reading' | 'sample' | 'photo' | 'report';
 
+/** Lists of documents that lie under a lawn. */
+export type LawnPart = 'visits' | 'records' | 'readings' | 'samples' | 'photos' | 'reports';
+
+/** The list that a kind of document is in. */
+export const PART: Partial<Record<DocumentKind, LawnPart>> = {
+  visit: 'visits',
+  record: 'records',
+  reading: 'readings',
+  sample: 'samples',
+  photo: 'photos',
+  report: 'reports',
+};
+
+/** Fields that the server adds to what was written. */
+export const ADDED: Partial<Record<DocumentKind, readonly string[]>> = {
+  record: ['findings'],
+  photo: ['received'],
+  report: ['path'],
+};
+
 /** A write that the server has not acknowledged yet. */
 export interface PendingWrite {
   /** Order of writing on this device. */
@@ -24,6 +44,8 @@ export interface PendingWrite {
   state: 'waiting' | 'conflict' | 'refused';
   /** It was sent at least once and may have arrived. */
   tried: boolean;
+  /** How often the server failed at it. */
+  failures: number;
   conflict: { theirs: Json; version: number; merged: Json; conflicts: MergeConflict[] } | null;
   failure: { code: FailureCode; message: string; path: (string | number)[] } | null;
 }
@@ -34,3 +56,10 @@ export interface ServerDocument {
   version: number;
   body: Json;
 }
+
+/** After so many failures of the server a write no longer goes before others. */
+export const MOST_FAILURES = 3;
+
+/** The server failed at it again and again: it is sent last, and may be given up. */
+export const isSetAside = ({ state, failures }: PendingWrite): boolean =>
+  state === 'waiting' && failures >= MOST_FAILURES;
