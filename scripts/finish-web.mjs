@@ -6,6 +6,7 @@
 import { readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
+import { build } from 'esbuild';
 import { generateSW } from 'workbox-build';
 
 const DIST = 'app/dist';
@@ -51,10 +52,30 @@ const html = readFileSync(page, 'utf8')
   .replace(/<link rel="preload" href="([^"]+)" as="style">\s*/, '');
 writeFileSync(page, html);
 
+// What the service worker sends when the line is back; a file of its own, beside what keeps the app's files.
+await build({
+  entryPoints: ['app/src/workers/backgroundSync.ts'],
+  outfile: join(DIST, 'background-sync.js'),
+  bundle: true,
+  minify: true,
+  format: 'iife',
+  target: 'es2022',
+  tsconfig: 'app/tsconfig.json',
+  define: { 'process.env.NODE_ENV': '"production"' },
+});
+
 const { count, size, warnings } = await generateSW({
   globDirectory: DIST,
   globPatterns: ['**/*.{html,js,css,woff2,png,ico,svg,webmanifest,json}'],
-  globIgnores: ['sw.js', '_sitemap.html', '_expo/.routes.json', 'metadata.json', 'preload.json'],
+  importScripts: ['/background-sync.js'],
+  globIgnores: [
+    'sw.js',
+    'background-sync.js',
+    '_sitemap.html',
+    '_expo/.routes.json',
+    'metadata.json',
+    'preload.json',
+  ],
   swDest: join(DIST, 'sw.js'),
   inlineWorkboxRuntime: true,
   sourcemap: false,

@@ -62,6 +62,13 @@ const MUTANTS: readonly Mutant[] = [
     test: MODEL,
   },
   {
+    what: 'a correction is lost with what was refused',
+    file: OUTBOX,
+    find: "await store.renew(own, joined(own, later));\n      } else await store.put({ ...own, state: 'refused', failure });",
+    plant: "}\n      await store.put({ ...own, state: 'refused', failure });",
+    test: MODEL,
+  },
+  {
     what: 'what follows a write that was given up stands on a version that never was',
     file: OUTBOX,
     find: 'if (later) await store.renew(later, without(write, later));',

@@ -1,2 +1,2 @@
 /** What crosses the wire at the door: fetched when it is answered, not with the page. */
-export { failureSchema, userSchema } from '@alfombra/core';
+export { userSchema } from '@alfombra/core';

@@ -1,5 +1,4 @@
-import type { FailureCode } from '@alfombra/core';
-import type { z } from 'zod';
+import type { Failure, FailureCode } from '@alfombra/core';
 import { noticeLine } from '@/state/sync/outboxStore';
 
 /** A request that did not succeed; `offline` when no answer came at all. */
@@ -63,12 +62,20 @@ async function send(method: string, url: string, payload: Payload = {}): Promise
   }
   noticeLine(true);
   if (response.ok) return json;
-  // Fetched when something fails: the page at the door does without the schemas.
-  const contracts = await import('./doorContracts').catch(() => null);
-  const failure = contracts?.failureSchema.safeParse(json);
-  if (!failure?.success) throw new RequestFailure('internal', 'internal');
-  const { code, message, path, issues } = failure.data.error;
+  if (!isFailure(json)) throw new RequestFailure('internal', 'internal');
+  const { code, message, path, issues } = json.error;
   throw new RequestFailure(code, message, path, issues);
+}
+
+/** Told apart by hand: the page at the door, and the worker behind it, do without the schemas. */
+function isFailure(json: unknown): json is Failure {
+  const error = (json as Failure | null)?.error;
+  return typeof error?.code === 'string' && typeof error.message === 'string';
+}
+
+/** Takes what came and gives it back as what it has to be. @throws when it is not */
+interface Contract<Answer> {
+  parse: (json: unknown) => Answer;
 }
 
 /** What came; `null` where it is no JSON. @throws when it stopped coming */
@@ -79,16 +86,16 @@ const bodyOf = (response: Response, deadline: AbortSignal): Promise<unknown> =>
   });
 
 /** Asks the server and holds the answer against the contract. */
-export async function request<Schema extends z.ZodType>(
-  schema: Schema,
+export async function request<Answer>(
+  contract: Contract<Answer>,
   method: 'GET' | 'PUT' | 'POST',
   url: string,
   payload?: Payload,
-): Promise<z.output<Schema>> {
-  return schema.parse(await send(method, url, payload));
+): Promise<Answer> {
+  return contract.parse(await send(method, url, payload));
 }
 
 /** Asks for something to be removed. */
-export async function remove(url: string): Promise<void> {
-  await send('DELETE', url);
+export async function remove(url: string, patienceMs?: number): Promise<void> {
+  await send('DELETE', url, patienceMs === undefined ? {} : { patienceMs });
 }

@@ -5,9 +5,12 @@ import { forgetAnswers } from './queryClient';
 import { keys, MINUTE } from './keys';
 import { remove, request, RequestFailure } from './request';
 
+/** Who leaves does not wait for a line. */
+const PATIENCE_MS = 3000;
+
 /** Ends a session that was left without a line; until the server has heard of it, nobody is signed in. */
 async function endLeftSession(): Promise<void> {
-  await remove('/api/session')
+  await remove('/api/session', PATIENCE_MS)
     .then(sessionEnded)
     .catch(() => undefined);
 }
@@ -47,6 +50,7 @@ export function useSignOut() {
   return useMutation({
     mutationFn: async () => {
       personLeft();
+      await (await import('./sync/sync')).stopSending();
       await endLeftSession();
       return beginAnew('/sign-in');
     },

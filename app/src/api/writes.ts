@@ -1,5 +1,4 @@
 import type {
-  Customer,
   CustomerBody,
   Json,
   Lawn,

@@ -408,7 +408,7 @@ export class MemoryServer implements WorldServer {
     return Promise.resolve();
   }
 
-  readonly fetch: typeof fetch = (url, init) => Promise.resolve(this.say(String(url), init));
+  readonly fetch: typeof fetch = (url, init) => Promise.resolve(this.say(url as string, init));
 
   private say(url: string, init: RequestInit = {}): Response {
     const failure = (status: number, code: string) =>

@@ -1,5 +1,4 @@
 import type { FailureCode, Json } from '@alfombra/core';
-import { z } from 'zod';
 import { request, RequestFailure } from '../request';
 import type { SendResult } from '@/state/sync/outbox';
 import type { OutboxDatabase } from '@/state/sync/outboxDatabase';
@@ -24,13 +23,37 @@ const FOLDER: Record<DocumentKind, string> = {
 const PIECE_BYTES = 262_144;
 /** A piece over a poor line, 5 kB/s. */
 const PIECE_PATIENCE_MS = 60_000;
-const documentSchema = z.looseObject({ id: z.string(), version: z.number().int() });
-const listSchema = z.array(documentSchema);
+
+type Answered = { id: string; version: number } & Record<string, unknown>;
+const isDocument = (json: unknown): json is Answered => {
+  const { id, version } = (json ?? {}) as Partial<Answered>;
+  return typeof id === 'string' && Number.isInteger(version);
+};
+/** As much of a contract as sending needs; by hand, for the worker that sends has no schemas. */
+const documentAnswer = {
+  parse: (json: unknown): Answered => {
+    if (!isDocument(json)) throw new TypeError('no document');
+    return json;
+  },
+};
+const listAnswer = {
+  parse: (json: unknown): Answered[] => {
+    if (!Array.isArray(json) || !json.every(isDocument)) throw new TypeError('no documents');
+    return json;
+  },
+};
+const receivedAnswer = {
+  parse: (json: unknown): number => {
+    const { received } = (json ?? {}) as { received?: unknown };
+    if (!Number.isInteger(received)) throw new TypeError('no count');
+    return received as number;
+  },
+};
 
 /** Splits what the server answers into the document and its own columns. */
 export function serverDocument(
   kind: DocumentKind,
-  { id, version, ...rest }: z.output<typeof documentSchema>,
+  { id, version, ...rest }: Answered,
 ): ServerDocument {
   const body = Object.fromEntries(
     Object.entries(rest).filter(([key]) => !ADDED[kind]?.includes(key)),
@@ -45,7 +68,7 @@ export async function sendWrite(
 ): Promise<SendResult> {
   const url = `/api/${FOLDER[write.kind]}/${write.id}`;
   try {
-    const answer = await request(documentSchema, 'PUT', url, {
+    const answer = await request(documentAnswer, 'PUT', url, {
       body: { ...(write.body as object), version: write.baseVersion },
       writeId: write.writeId,
       writer: write.owner,
@@ -83,15 +106,13 @@ async function current(write: PendingWrite): Promise<ServerDocument | null> {
         : `/api/lawns/${write.lawnId}/${FOLDER[write.kind]}`;
   try {
     const found = list
-      ? (await request(listSchema, 'GET', list)).find(({ id }) => id === write.id)
-      : await request(documentSchema, 'GET', `/api/lawns/${write.id}`);
+      ? (await request(listAnswer, 'GET', list)).find(({ id }) => id === write.id)
+      : await request(documentAnswer, 'GET', `/api/lawns/${write.id}`);
     return found ? serverDocument(write.kind, found) : null;
   } catch {
     return null;
   }
 }
-
-const receivedSchema = z.object({ received: z.number().int() });
 
 /** Sends a photo's bytes from where the server left off, a piece at a time; then they go from here. */
 async function sendBytes(id: string, received: number, database: OutboxDatabase): Promise<void> {
@@ -100,12 +121,12 @@ async function sendBytes(id: string, received: number, database: OutboxDatabase)
   let start = received;
   while (start < photo.bytes.byteLength) {
     const piece = photo.bytes.slice(start, start + PIECE_BYTES);
-    const answer = await request(receivedSchema, 'PUT', `/api/photos/${id}/bytes?start=${start}`, {
+    const arrived = await request(receivedAnswer, 'PUT', `/api/photos/${id}/bytes?start=${start}`, {
       bytes: piece,
       patienceMs: PIECE_PATIENCE_MS,
     });
-    if (answer.received <= start) throw new RequestFailure('internal', 'no progress');
-    start = answer.received;
+    if (arrived <= start) throw new RequestFailure('internal', 'no progress');
+    start = arrived;
   }
   await database.delete('photos', id);
 }

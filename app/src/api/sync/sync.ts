@@ -1,10 +1,8 @@
 import { RequestFailure } from '../request';
-import { Outbox, type Kept, type NewWrite } from '@/state/sync/outbox';
-import { openOutbox, type OutboxDatabase } from '@/state/sync/outboxDatabase';
+import type { Kept, NewWrite } from '@/state/sync/outbox';
 import { useOutboxStore } from '@/state/sync/outboxStore';
 import type { PendingWrite, ServerDocument } from '@/state/sync/pendingWrite';
-import { sendWrite } from './sendWrite';
-import { otherTabs, type Tabs } from './tabs';
+import { BACKGROUND_TAG, openSharedOutbox } from './sharedOutbox';
 
 /** How long a screen waits for the server's word before it goes on with the device's own. */
 const PATIENCE_MS = 4000;
@@ -13,8 +11,6 @@ const LAST_RETRY_MS = 60_000;
 /** While much is sent, screens are told of it this often. */
 const TELLS_EVERY_MS = 200;
 const HOUR_MS = 3_600_000;
-/** By this name the browser wakes the app's worker. */
-const BACKGROUND_TAG = 'alfombra-outbox';
 
 type Change = Omit<NewWrite, 'owner'>;
 type AcceptedListener = (write: PendingWrite, document: ServerDocument) => void;
@@ -27,7 +23,7 @@ export interface SyncListener {
   signedOut: () => void;
 }
 
-let opened: Promise<{ database: OutboxDatabase; outbox: Outbox; tabs: Tabs }> | null = null;
+let opened: ReturnType<typeof openSharedOutbox> | null = null;
 let owner: string | null = null;
 let retryMs = FIRST_RETRY_MS;
 let timer: ReturnType<typeof setTimeout> | undefined;
@@ -37,12 +33,6 @@ let listener: SyncListener | null = null;
 /** Screens that wait for the server's word on what they wrote. */
 const waiting = new Set<AcceptedListener>();
 
-/** One tab sends at a time, where the browser can say so. */
-const exclusively = <Value>(work: () => Promise<Value>): Promise<Value> =>
-  typeof navigator !== 'undefined' && 'locks' in navigator
-    ? (navigator.locks.request('alfombra-outbox', work) as Promise<Value>)
-    : work();
-
 function hearAccepted(write: PendingWrite, document: ServerDocument): void {
   if (write.owner !== owner) return;
   listener?.accepted(write, document);
@@ -50,28 +40,20 @@ function hearAccepted(write: PendingWrite, document: ServerDocument): void {
 }
 
 function open() {
-  opened ??= openOutbox().then((database) => {
-    const tabs = otherTabs((word) => {
+  opened ??= openSharedOutbox(
+    (word) => {
       if (word.kind === 'accepted') hearAccepted(word.write, word.document);
       else if (word.kind === 'drained') listener?.drained();
       else showSoon();
-    });
-    const outbox = new Outbox({
-      database,
-      send: (write) => sendWrite(write, database),
-      exclusively,
-      onChange: () => {
-        tabs.tell({ kind: 'changed' });
-        showSoon();
-      },
+    },
+    {
+      onChange: showSoon,
       onAccepted: (write, document) => {
         tookSome = true;
-        tabs.tell({ kind: 'accepted', write, document });
         hearAccepted(write, document);
       },
-    });
-    return { database, outbox, tabs };
-  });
+    },
+  );
   return opened;
 }
 
@@ -94,6 +76,8 @@ const showSoon = (): void => {
 export async function startSync(person: string, hears: SyncListener): Promise<() => void> {
   owner = person;
   listener = hears;
+  const { database } = await open();
+  await database.put('marks', person, 'person');
   await show();
   const again = () => {
     retryMs = FIRST_RETRY_MS;
@@ -117,6 +101,13 @@ export async function startSync(person: string, hears: SyncListener): Promise<()
     window.removeEventListener('online', again);
     document.removeEventListener('visibilitychange', seen);
   };
+}
+
+/** Nobody is here any more: what waits, waits for its writer. */
+export async function stopSending(): Promise<void> {
+  owner = null;
+  const { database } = await open();
+  await database.delete('marks', 'person');
 }
 
 /** Sends what waits; when the network gives out, tries again later by itself. */

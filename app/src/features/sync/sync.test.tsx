@@ -11,6 +11,8 @@ jest.mock('@/api/queries', () => ({
     data: [{ id: '0190a000-0000-7000-8000-00000000000b', name: '1 Test Street' }],
   }),
 }));
+let doubted: string | null = null;
+jest.mock('@/api/company', () => ({ useDoubtedDay: () => doubted }));
 const settled: unknown[] = [];
 const discarded: number[] = [];
 jest.mock('@/api/sync/sync', () => ({
@@ -112,4 +114,13 @@ it('says what the server fails at, that the rest goes on, and what is somebody e
   openSheet();
   expect(screen.getByText(/^The server failed at it 3 times/)).toBeTruthy();
   expect(screen.getByText('2 of somebody else wait for them to sign in.')).toBeTruthy();
+});
+
+it('says when the phone’s clock cannot be right', () => {
+  doubted = '2027-01-07';
+  show({});
+  expect(screen.getByRole('status').textContent).toBe(
+    'this phone says Thursday, January 7: check its date',
+  );
+  doubted = null;
 });

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { Outbox, type NewWrite, type SendResult } from './outbox';
 import { openOutbox } from './outboxDatabase';
 import { overlayDocument, overlayList, pendingMark } from './overlay';
-import type { PendingWrite, ServerDocument } from './pendingWrite';
+import { isSetAside, type PendingWrite, type ServerDocument } from './pendingWrite';
 
 const OWNER = 'technician';
 
@@ -152,6 +152,74 @@ describe('writes of a device', () => {
     await outbox.discard(v!.seq);
     expect(await outbox.flush(OWNER)).toBe('empty');
     expect([...server.rows.keys()]).toEqual(['a']);
+  });
+  it('go on without one before them that was given up', async () => {
+    let refuse = true;
+    const { outbox, server } = await setUp((write, s) =>
+      refuse
+        ? { kind: 'refused', failure: { code: 'bad-input', message: 'no', path: [] } }
+        : s.take(write),
+    );
+    server.rows.set('b', { id: 'b', version: 4, body: { n: 0, m: 0 } });
+    const there = { version: 4, body: { n: 0, m: 0 } };
+    await outbox.keep(note('a', { n: 1 }));
+    await outbox.keep(note('b', { n: 1, m: 0 }, there));
+    await outbox.flush(OWNER);
+    for (const { seq } of await outbox.list(OWNER)) await outbox.retry(seq);
+    // Sent again in another tab, perhaps: what comes now lies behind.
+    await outbox.keep({ ...note('a', { n: 2 }), saw: { n: 1 } });
+    await outbox.keep({ ...note('b', { n: 1, m: 2 }, there), saw: { n: 1, m: 0 } });
+    const [a, b] = await outbox.list(OWNER);
+    await outbox.discard(a!.seq);
+    await outbox.discard(b!.seq);
+    refuse = false;
+    expect(await outbox.flush(OWNER)).toBe('empty');
+    expect(server.rows.get('a')).toMatchObject({ version: 1, body: { n: 2 } });
+    expect(server.rows.get('b')).toMatchObject({ version: 5, body: { n: 0, m: 2 } });
+  });
+  it('take in a correction of what was refused, and give back what was there before it', async () => {
+    const { outbox, server } = await setUp((write, s) =>
+      (write.body as { n: number }).n === 9
+        ? { kind: 'refused', failure: { code: 'bad-input', message: 'no', path: ['n'] } }
+        : s.take(write),
+    );
+    await outbox.keep(note('a', { n: 1 }));
+    const kept = await outbox.keep({ ...note('a', { n: 9 }), saw: { n: 1 } });
+    expect(await outbox.flush(OWNER)).toBe('blocked');
+    await outbox.takeBack(kept);
+    expect(await outbox.flush(OWNER)).toBe('empty');
+    expect(server.rows.get('a')?.body).toEqual({ n: 1 });
+    await outbox.keep(note('a', { n: 9 }, { version: 1, body: { n: 1 } }));
+    expect(await outbox.flush(OWNER)).toBe('blocked');
+    await outbox.keep({ ...note('a', { n: 8 }, { version: 1, body: { n: 1 } }), saw: { n: 9 } });
+    expect(await outbox.flush(OWNER)).toBe('empty');
+    expect(server.rows.get('a')?.body).toEqual({ n: 8 });
+  });
+  it('that the server fails at are set aside after three, tried last, and the rest goes', async () => {
+    let sick = true;
+    const { outbox, server } = await setUp((write, s) =>
+      write.id === 'bad' && sick ? { kind: 'failing' } : s.take(write),
+    );
+    await outbox.keep(note('bad', { n: 1 }));
+    for (const id of ['a', 'b', 'c', 'd', 'e', 'f', 'g', 'h', 'i', 'j']) {
+      await outbox.keep(note(id, { n: 1 }));
+    }
+    expect(await outbox.flush(OWNER)).toBe('failing');
+    expect(server.rows.size).toBe(10);
+    await outbox.flush(OWNER);
+    expect(isSetAside((await outbox.list(OWNER))[0]!)).toBe(false);
+    await outbox.flush(OWNER);
+    expect(isSetAside((await outbox.list(OWNER))[0]!)).toBe(true);
+    sick = false;
+    expect(await outbox.flush(OWNER)).toBe('empty');
+  });
+  it('wait when the server fails at one after the other', async () => {
+    const { outbox, server } = await setUp(() => ({ kind: 'failing' }));
+    for (let id = 0; id < 40; id += 1) await outbox.keep(note(`n${id}`, { n: 1 }));
+    expect(await outbox.flush(OWNER)).toBe('failing');
+    const tried = (await outbox.list(OWNER)).filter((write) => write.tried).length;
+    expect(tried).toBeLessThan(8);
+    expect(server.rows.size).toBe(0);
   });
   it('are sent by the one who wrote them only, and not while signed out', async () => {
     const { outbox, server } = await setUp();

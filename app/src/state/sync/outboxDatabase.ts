@@ -4,6 +4,8 @@ import type { PendingWrite } from './pendingWrite';
 interface OutboxSchema extends DBSchema {
   writes: { key: number; value: PendingWrite; indexes: { document: [string, string] } };
   photos: { key: string; value: { id: string; bytes: ArrayBuffer; type: string } };
+  /** Who is signed in here, for the worker that sends when no page is open. */
+  marks: { key: 'person'; value: string };
 }
 
 export type OutboxDatabase = IDBPDatabase<OutboxSchema>;
@@ -11,7 +13,8 @@ export type OutboxDatabase = IDBPDatabase<OutboxSchema>;
 /** Opens the device's store of what has not been sent. A write counts as kept once it is in here. */
 export function openOutbox(name = 'alfombra-outbox'): Promise<OutboxDatabase> {
   return openDB<OutboxSchema>(name, 2, {
-    async upgrade(database, from, _to, transaction) {
+    upgrade(database, from, _to, transaction) {
+      database.createObjectStore('marks');
       if (from === 0) {
         const writes = database.createObjectStore('writes', {
           keyPath: 'seq',
@@ -22,7 +25,9 @@ export function openOutbox(name = 'alfombra-outbox'): Promise<OutboxDatabase> {
         return;
       }
       const writes = transaction.objectStore('writes');
-      for (const write of await writes.getAll()) await writes.put({ ...write, failures: 0 });
+      void writes
+        .getAll()
+        .then((all) => Promise.all(all.map((write) => writes.put({ ...write, failures: 0 }))));
     },
     // A newer app in another tab must not wait for this one to be closed.
     blocking: (_current, _blocked, event) => (event.target as IDBDatabase).close(),
