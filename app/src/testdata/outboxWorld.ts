@@ -39,6 +39,8 @@ export interface WorldOptions {
   ids: readonly string[];
   /** Who is signed in on each device. */
   owners: readonly string[];
+  /** How long a flush may take before it counts as hanging, ms. */
+  patienceMs?: number;
 }
 
 interface Choice {
@@ -272,7 +274,7 @@ export class OutboxWorld {
     await meanwhile?.();
     const end = await Promise.race([
       flushing,
-      new Promise<'hangs'>((resolve) => setTimeout(() => resolve('hangs'), HANGS_MS)),
+      new Promise<'hangs'>((resolve) => setTimeout(() => resolve('hangs'), this.options.patienceMs ?? HANGS_MS)),
     ]);
     this.weather = [];
     if (end === 'hangs') {

@@ -84,7 +84,11 @@ export async function startSync(person: string, hears: SyncListener): Promise<()
     void sendNow();
   };
   const seen = () => {
-    if (document.visibilityState !== 'visible') return;
+    if (document.visibilityState !== 'visible') {
+      // The page may not come back: what waits is the worker's, too.
+      if (useOutboxStore.getState().writes.length > 0) void sendInBackground();
+      return;
+    }
     void show();
     again();
   };

@@ -4,6 +4,7 @@ import '@/i18n/deepWords';
 import { useOutboxStore } from '@/state/sync/outboxStore';
 import type { PendingWrite } from '@/state/sync/pendingWrite';
 import { TEST_LAWN } from '@/testdata/testLawn';
+import { longDay } from '@/ui';
 import { SyncStrip } from './SyncStrip';
 
 jest.mock('@/api/queries', () => ({
@@ -11,8 +12,8 @@ jest.mock('@/api/queries', () => ({
     data: [{ id: '0190a000-0000-7000-8000-00000000000b', name: '1 Test Street' }],
   }),
 }));
-let doubted: string | null = null;
-jest.mock('@/api/company', () => ({ useDoubtedDay: () => doubted }));
+let mockDoubted: string | null = null;
+jest.mock('@/api/company', () => ({ useDoubtedDay: () => mockDoubted }));
 const settled: unknown[] = [];
 const discarded: number[] = [];
 jest.mock('@/api/sync/sync', () => ({
@@ -117,10 +118,10 @@ it('says what the server fails at, that the rest goes on, and what is somebody e
 });
 
 it('says when the phone’s clock cannot be right', () => {
-  doubted = '2027-01-07';
+  mockDoubted = '2027-01-07';
   show({});
   expect(screen.getByRole('status').textContent).toBe(
-    'this phone says Thursday, January 7: check its date',
+    'this phone says ' + longDay('2027-01-07') + ': check its date',
   );
-  doubted = null;
+  mockDoubted = null;
 });

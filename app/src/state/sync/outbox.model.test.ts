@@ -1,12 +1,7 @@
 import 'fake-indexeddb/auto';
 import fc from 'fast-check';
-import {
-  FIELDS,
-  MemoryServer,
-  OutboxWorld,
-  type Field,
-  type Weather,
-} from '@/testdata/outboxWorld';
+import { outboxSteps } from '@/testdata/outboxSteps';
+import { MemoryServer, OutboxWorld } from '@/testdata/outboxWorld';
 import { openOutbox } from './outboxDatabase';
 
 /** Orders tried; `npm run many-cases` and `npm run mutants` try thousands. */
@@ -14,80 +9,6 @@ const CASES = Number(process.env.ALFOMBRA_CASES ?? 60) * 2;
 const OLD = ['0190a000-0000-7000-8000-0000000000a1', '0190a000-0000-7000-8000-0000000000a2'];
 /** Made on the devices. */
 const NEW = '0190a000-0000-7000-8000-0000000000a3';
-
-/** One thing that happens; nothing is in the model but what the world itself notes. */
-class Step implements fc.AsyncCommand<object, OutboxWorld> {
-  constructor(
-    private readonly name: string,
-    private readonly act: (world: OutboxWorld) => Promise<unknown>,
-  ) {}
-  check = () => true;
-  async run(_model: object, world: OutboxWorld) {
-    await this.act(world);
-    if (world.faults.length > 0) throw new Error(world.faults.join('\n'));
-  }
-  toString = () => this.name;
-}
-
-const device = fc.nat({ max: 1 });
-const tab = fc.nat({ max: 1 });
-const old = fc.constantFrom(...OLD);
-const field = fc.constantFrom<Field>(...FIELDS);
-const weather = fc.array(
-  fc.constantFrom<Weather>('ok', 'ok', 'cut', 'lost', 'sick', 'sick after', 'hang'),
-  { maxLength: 4 },
-);
-const edits = fc.array(fc.record({ tab, id: old, field, wait: fc.nat({ max: 12 }) }), {
-  maxLength: 3,
-});
-const turns = async (count: number) => {
-  for (let turn = 0; turn < count; turn += 1) await new Promise((next) => setTimeout(next, 0));
-};
-
-const steps = [
-  fc
-    .tuple(device, tab, old, field, fc.boolean())
-    .map(
-      ([d, t, id, f]) =>
-        new Step(`edit(${d}, ${t}, ${id.slice(-2)}, ${f})`, (w) => w.edit(d, t, id, f)),
-    ),
-  fc
-    .tuple(tab, field)
-    .map(([t, f]) => new Step(`edit new(${t}, ${f})`, (w) => w.edit(0, t, NEW, f))),
-  fc
-    .tuple(device, tab)
-    .map(
-      ([d, t]) => new Step(`edit badly(${d}, ${t})`, (w) => w.edit(d, t, OLD[0]!, 'name', true)),
-    ),
-  fc
-    .tuple(device, tab, old)
-    .map(
-      ([d, t, id]) =>
-        new Step(`begin(${d}, ${t}, ${id.slice(-2)})`, (w) => Promise.resolve(w.begin(d, t, id))),
-    ),
-  fc.tuple(device, tab, weather, edits).map(
-    ([d, t, sky, more]) =>
-      new Step(`flush(${d}, ${t}, ${JSON.stringify(sky)}, ${JSON.stringify(more)})`, (w) =>
-        w.flush(d, t, sky, async () => {
-          for (const edit of more) {
-            await turns(edit.wait);
-            await w.edit(d, edit.tab, edit.id, edit.field);
-          }
-        }),
-      ),
-  ),
-  fc
-    .tuple(old, field)
-    .map(([id, f]) => new Step(`colleague(${id.slice(-2)}, ${f})`, (w) => w.colleague(id, f))),
-  fc.tuple(device, tab).map(([d, t]) => new Step(`refresh(${d}, ${t})`, (w) => w.refresh(d, t))),
-  fc
-    .tuple(device, tab, fc.boolean())
-    .map(([d, t, in_]) => new Step(`kill(${d}, ${t}, ${in_})`, (w) => w.kill(d, t, in_))),
-  fc
-    .tuple(device, fc.constantFrom('mine', 'theirs'))
-    .map(([d, side]) => new Step(`settle(${d}, ${side})`, (w) => w.settle(d, side))),
-  device.map((d) => new Step(`discard(${d})`, (w) => w.discard(d))),
-];
 
 const realFetch = global.fetch;
 const realTimer = global.setTimeout;
@@ -104,20 +25,23 @@ afterAll(() => {
 let count = 0;
 it('loses and overwrites nothing in any order of edits, faults, kills and choices', async () => {
   await fc.assert(
-    fc.asyncProperty(fc.commands(steps, { maxCommands: 24, size: 'max' }), async (commands) => {
-      count += 1;
-      const world = new OutboxWorld({
-        server: new MemoryServer(OLD),
-        openDatabase: (at) => openOutbox(`model-${count}-${at}`),
-        ids: [...OLD, NEW],
-        owners: ['one', 'two'],
-      });
-      global.fetch = world.fetch;
-      await world.start();
-      await fc.asyncModelRun(() => ({ model: {}, real: world }), commands);
-      await world.reckon();
-      expect(world.faults).toEqual([]);
-    }),
+    fc.asyncProperty(
+      fc.commands(outboxSteps(OLD, NEW), { maxCommands: 24, size: 'max' }),
+      async (commands) => {
+        count += 1;
+        const world = new OutboxWorld({
+          server: new MemoryServer(OLD),
+          openDatabase: (at) => openOutbox(`model-${count}-${at}`),
+          ids: [...OLD, NEW],
+          owners: ['one', 'two'],
+        });
+        global.fetch = world.fetch;
+        await world.start();
+        await fc.asyncModelRun(() => ({ model: {}, real: world }), commands);
+        await world.reckon();
+        expect(world.faults).toEqual([]);
+      },
+    ),
     { numRuns: CASES },
   );
 }, 7_200_000);
