@@ -29,6 +29,7 @@ import { photoRoutes } from './photos/routes';
 import { PhotoService } from './photos/service';
 import { readingResource } from './readings/resource';
 import { recordResource } from './records/resource';
+import { LinkTokens } from './reports/linkTokens';
 import { sharedReportRoutes } from './reports/routes';
 import { ReportService } from './reports/service';
 import { sampleResource } from './samples/resource';
@@ -55,10 +56,24 @@ const FEW_HEADERS = {
 const BODY_LIMIT = '3mb';
 const LEAST_COMPRESSED_BYTES = 1024;
 
+/** A failure for the log: what it was and where, never what somebody had written. */
+const withoutBodies = (error: Error & { parent?: { code?: string; errno?: number } }) => ({
+  type: error.name,
+  message: error.message.slice(0, MOST_LETTERS),
+  code: error.parent?.code,
+  errno: error.parent?.errno,
+  stack: error.stack
+    ?.split('\n')
+    .filter((line) => /^\s+at /.test(line))
+    .join('\n'),
+});
+const MOST_LETTERS = 200;
+
 /** Puts the server together on a database; listening is the caller's. */
 export function createApp(
   models: Models,
-  config: Pick<Config, 'logLevel' | 'web' | 'secureCookie'> & Partial<Pick<Config, 'webProxy'>>,
+  config: Pick<Config, 'logLevel' | 'web' | 'secureCookie' | 'key'> &
+    Partial<Pick<Config, 'webProxy' | 'proxies' | 'photoBytes'>>,
   now: () => Date = () => new Date(),
 ): Express {
   const { sequelize } = models;
@@ -83,19 +98,38 @@ export function createApp(
     sampleStore,
     weather,
   );
-  const photos = new PhotoService(models, photoStore, lawnStore);
-  const reports = new ReportService(models, reportStore, lawnStore, visitStore, photos, companies);
+  const photos = new PhotoService(models, photoStore, lawnStore, config.photoBytes);
+  const reports = new ReportService(
+    models,
+    reportStore,
+    lawnStore,
+    visitStore,
+    photos,
+    companies,
+    new LinkTokens(config.key),
+  );
 
   const app = express();
   app.disable('x-powered-by');
+  // Behind so many proxies of one's own; an address that a stranger writes into a header is not believed.
+  app.set('trust proxy', config.proxies ?? 0);
   app.use(
     pinoHttp({
       logger: pino({ level: config.logLevel }),
       redact: ['req.headers.cookie', 'res.headers["set-cookie"]'],
+      serializers: { err: withoutBodies },
     }),
   );
   // The page's policy goes with the page; on every answer it would outweigh most of them.
-  app.use('/api', helmet({ contentSecurityPolicy: false, hsts: false, ...FEW_HEADERS }));
+  app.use(
+    '/api',
+    helmet({ contentSecurityPolicy: false, hsts: config.secureCookie, ...FEW_HEADERS }),
+  );
+  // Answers are somebody's own: no cache between keeps them.
+  app.use('/api', (_request, response, next) => {
+    response.setHeader('cache-control', 'no-store');
+    next();
+  });
   app.use('/api', compression({ threshold: LEAST_COMPRESSED_BYTES }));
   app.use(express.json({ limit: BODY_LIMIT }));
 

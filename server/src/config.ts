@@ -1,3 +1,6 @@
+import { randomBytes } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { z } from 'zod';
 
 const environment = z.object({
@@ -11,6 +14,10 @@ const environment = z.object({
   ALFOMBRA_WEB: z.string().optional(),
   ALFOMBRA_WEB_PROXY: z.url().optional(),
   ALFOMBRA_SECURE_COOKIE: z.enum(['yes', 'no']).default('no'),
+  ALFOMBRA_PROXIES: z.coerce.number().int().min(0).max(5).default(0),
+  ALFOMBRA_PHOTO_GB: z.coerce.number().min(0).max(10_000).default(20),
+  ALFOMBRA_KEY: z.string().min(32).optional(),
+  ALFOMBRA_DATA: z.string().default('.data'),
 });
 
 export interface Config {
@@ -24,6 +31,22 @@ export interface Config {
   webProxy: string | undefined;
   /** Cookies over HTTPS only; off on loopback. */
   secureCookie: boolean;
+  /** Proxies of one's own in front, whose word for an address is believed. */
+  proxies: number;
+  /** Room for a company's photos, bytes. */
+  photoBytes: number;
+  /** What links are made with; in a file of its own unless it is given. */
+  key: string;
+}
+
+/** The server's own key, made at its first start and readable by nobody else. */
+function keptKey(folder: string): string {
+  const file = join(folder, 'key');
+  if (!existsSync(file)) {
+    mkdirSync(folder, { recursive: true });
+    writeFileSync(file, randomBytes(32).toString('base64url'), { mode: 0o600, flag: 'wx' });
+  }
+  return readFileSync(file, 'utf8').trim();
 }
 
 /** Reads the settings from the environment; every one has a default that fits one machine. */
@@ -42,5 +65,8 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     web: e.ALFOMBRA_WEB,
     webProxy: e.ALFOMBRA_WEB_PROXY,
     secureCookie: e.ALFOMBRA_SECURE_COOKIE === 'yes',
+    proxies: e.ALFOMBRA_PROXIES,
+    photoBytes: e.ALFOMBRA_PHOTO_GB * 1e9,
+    key: e.ALFOMBRA_KEY ?? keptKey(e.ALFOMBRA_DATA),
   };
 }

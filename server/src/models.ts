@@ -2,7 +2,12 @@ import type { ModelStatic, Sequelize } from 'sequelize';
 import { defineAcceptedWrite, type AcceptedWriteRow } from './documents/acceptedWrite';
 import { defineCompany, type CompanyRow } from './companies/model';
 import { defineDocument, type DocumentModel } from './documents/document';
-import { definePhotoPiece, type PhotoPieceRow } from './photos/model';
+import {
+  definePhotoFile,
+  definePhotoPiece,
+  type PhotoFileRow,
+  type PhotoPieceRow,
+} from './photos/model';
 import { defineReportLink, type ReportLinkRow } from './reports/model';
 import { defineSession, defineUser, type SessionRow, type UserRow } from './sessions/model';
 import { defineStationDay, type StationDayRow } from './weather/model';
@@ -20,6 +25,7 @@ export interface Models {
   samples: DocumentModel;
   photos: DocumentModel;
   photoPieces: ModelStatic<PhotoPieceRow>;
+  photoFiles: ModelStatic<PhotoFileRow>;
   reports: DocumentModel;
   reportLinks: ModelStatic<ReportLinkRow>;
   acceptedWrites: ModelStatic<AcceptedWriteRow>;
@@ -41,6 +47,7 @@ export function defineModels(sequelize: Sequelize): Models {
     samples: defineDocument(sequelize, 'samples', { ofLawn: true }),
     photos: defineDocument(sequelize, 'photos', { ofLawn: true }),
     photoPieces: definePhotoPiece(sequelize),
+    photoFiles: definePhotoFile(sequelize),
     reports: defineDocument(sequelize, 'reports', { ofLawn: true }),
     reportLinks: defineReportLink(sequelize),
     acceptedWrites: defineAcceptedWrite(sequelize),

@@ -31,7 +31,7 @@ export async function testServer(): Promise<TestServer> {
   let now = new Date();
   const app = createApp(
     models,
-    { logLevel: 'silent', web: undefined, secureCookie: false },
+    { logLevel: 'silent', web: undefined, secureCookie: false, key: 'a key of the tests alone' },
     () => now,
   );
   return {

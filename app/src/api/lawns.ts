@@ -38,6 +38,7 @@ function overlaySummaries(
         due: [],
         next: null,
         clashes: 0,
+        fault: null,
         scout: [],
         sightings: [],
         followUps: [],

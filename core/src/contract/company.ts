@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { policySchema } from '../program';
 import { localDateSchema } from '../weather';
 
+const MOST_VERSIONS = 2_000_000_000;
+
 /** The day the company works on: the calendar's, or a fixed one for trying things out. */
 export const clockSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('calendar') }),
@@ -25,6 +27,6 @@ export type Company = z.infer<typeof companySchema>;
 export const companyUpdateSchema = z.object({
   clock: clockSchema,
   policy: policySchema,
-  version: z.number().int(),
+  version: z.number().int().min(0).max(MOST_VERSIONS),
 });
 export type CompanyUpdate = z.infer<typeof companyUpdateSchema>;

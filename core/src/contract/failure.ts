@@ -8,6 +8,7 @@ export const failureCodeSchema = z.enum([
   'not-allowed',
   'not-found',
   'stale-version',
+  'no-room',
   'internal',
 ]);
 export type FailureCode = z.infer<typeof failureCodeSchema>;

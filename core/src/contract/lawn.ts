@@ -1,6 +1,14 @@
 import { z } from 'zod';
-import { regionSchema, weed } from '../knowledge';
-import { patchSchema, pointSchema, upkeepSchema, zoneSchema } from '../lawn';
+import { regionSchema, slugSchema, weed } from '../knowledge';
+import {
+  MOST_CORNERS,
+  MOST_FT,
+  outlineSchema,
+  patchSchema,
+  pointSchema,
+  upkeepSchema,
+  zoneSchema,
+} from '../lawn';
 import { clashChoicesSchema } from '../program';
 import { TIME_ZONES } from '../units';
 import { localDateSchema } from '../weather';
@@ -9,7 +17,7 @@ import { questionSchema } from './question';
 /** Something on the plan that is not lawn, drawn so that the technician knows where they stand. */
 export const featureSchema = z.object({
   kind: z.enum(['house', 'drive', 'bed', 'walk', 'water']),
-  outline: z.array(pointSchema).min(3),
+  outline: outlineSchema,
 });
 
 /** Things noted at one spot of the plan. */
@@ -50,7 +58,7 @@ export const LINE_KINDS = [
 export const planLineSchema = z.object({
   id: z.uuid(),
   kind: z.enum(LINE_KINDS),
-  points: z.array(pointSchema).min(2),
+  points: z.array(pointSchema).min(2).max(MOST_CORNERS),
   note: z.string().max(300).default(''),
   seenOn: localDateSchema,
 });
@@ -63,7 +71,7 @@ export const weedPatchSchema = z.object({
   plant: z.discriminatedUnion('kind', [
     z.object({
       kind: z.literal('weed'),
-      weed: z.string().refine((slug) => weed(slug) !== undefined, 'unknown weed'),
+      weed: slugSchema.refine((slug) => weed(slug) !== undefined, 'unknown weed'),
       /** Posterior of the key when it was named with it, 0-1. */
       confidence: z.number().min(0).max(1).nullable().default(null),
     }),
@@ -71,8 +79,8 @@ export const weedPatchSchema = z.object({
   ]),
   centre: pointSchema,
   /** ft, longest way and across. */
-  lengthFt: z.number().positive('a patch has a length above 0'),
-  widthFt: z.number().positive('a patch has a width above 0'),
+  lengthFt: z.number().positive('a patch has a length above 0').max(MOST_FT),
+  widthFt: z.number().positive('a patch has a width above 0').max(MOST_FT),
   /** Share of the patch's own ground under the weed, 0-1. */
   cover: z.number().min(0).max(1, 'cover is a share of the ground, 0 to 1'),
   stage: z.enum(['seedling', 'untillered', '2-4-tiller', 'mature-seeded', 'flowering']),
@@ -83,7 +91,7 @@ export const weedPatchSchema = z.object({
   asked: z
     .object({
       on: localDateSchema,
-      seen: z.record(z.string(), z.string()),
+      seen: z.record(slugSchema, slugSchema),
       photoId: z.uuid().nullable().default(null),
     })
     .nullable()
@@ -132,16 +140,16 @@ export const lawnBodySchema = z.object({
   northDeg: z.number().min(0).max(360).nullable().default(null),
   property: propertySchema.prefault({}),
   region: regionSchema,
-  stationId: z.string(),
+  stationId: z.string().min(1).max(60),
   upkeep: upkeepSchema,
   /** Empty until somebody has measured. */
-  zones: z.array(zoneSchema),
-  patches: z.array(patchSchema).default([]),
-  features: z.array(featureSchema).default([]),
-  pins: z.array(pinSchema).default([]),
-  lines: z.array(planLineSchema).default([]),
-  weedPatches: z.array(weedPatchSchema).default([]),
-  questions: z.array(questionSchema).default([]),
+  zones: z.array(zoneSchema).max(100),
+  patches: z.array(patchSchema).max(500).default([]),
+  features: z.array(featureSchema).max(200).default([]),
+  pins: z.array(pinSchema).max(500).default([]),
+  lines: z.array(planLineSchema).max(200).default([]),
+  weedPatches: z.array(weedPatchSchema).max(500).default([]),
+  questions: z.array(questionSchema).max(300).default([]),
   /** Answers to clashes between seeding and prevention, by clash id. */
   choices: clashChoicesSchema.default({}),
 });

@@ -41,6 +41,8 @@ export const lawnSummarySchema = z.object({
     .default([]),
   /** What colleagues confirmed at this lawn's station lately. */
   sightings: z.array(z.object({ problem: z.string(), on: localDateSchema })).default([]),
+  /** Why nothing could be worked out for it; the other lawns do not wait for that. */
+  fault: z.string().nullable().default(null),
   archived: z.boolean(),
   customerId: z.uuid().nullable(),
   /** What waits for a person: patches and plants to look at again, questions, reports overdue. */

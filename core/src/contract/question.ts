@@ -1,10 +1,15 @@
 import { z } from 'zod';
+import { MOST_CORNERS } from '../lawn';
 import { localDateSchema } from '../weather';
 
 /** What a question is about; the answer turns that assumption into a fact. */
 export const questionSubjectSchema = z.discriminatedUnion('kind', [
   /** Is this edge of the zone where we drew it? Answered "yes", the edge is confirmed. */
-  z.object({ kind: z.literal('edge'), zoneId: z.uuid(), edge: z.number().int().min(0) }),
+  z.object({
+    kind: z.literal('edge'),
+    zoneId: z.uuid(),
+    edge: z.number().int().min(0).max(MOST_CORNERS),
+  }),
   /** Is there irrigation? */
   z.object({ kind: z.literal('irrigation'), zoneId: z.uuid() }),
   z.object({ kind: z.literal('dog') }),

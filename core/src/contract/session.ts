@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 export const signInSchema = z.object({
-  email: z.email('an e-mail address'),
+  email: z.email('an e-mail address').max(160),
   password: z.string().min(1, 'enter the password').max(200),
 });
 export type SignIn = z.infer<typeof signInSchema>;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { localDateSchema } from '../weather';
 
-const level = z.number().min(0).nullable();
+const level = z.number().min(0).max(100_000).nullable();
 
 /** What a soil laboratory reports. ppm are mg/kg. */
 export const soilReportSchema = z.object({

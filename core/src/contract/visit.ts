@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { cause } from '../knowledge';
+import { cause, slugSchema } from '../knowledge';
 import { answersSchema, countTestInputSchema } from '../diagnosis/diagnosisInput';
 import { fieldTestInputSchema } from '../diagnosis/fieldTests';
 import { weedFindingSchema, zoneFindingSchema } from '../program';
@@ -9,7 +9,7 @@ import { localDateSchema } from '../weather';
 export const decisionSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('cause'),
-    cause: z.string().refine((slug) => cause(slug) !== undefined, 'unknown cause'),
+    cause: slugSchema.refine((slug) => cause(slug) !== undefined, 'unknown cause'),
     /** What is done about it, of the options that the rules allowed. */
     option: z
       .enum(['leave', 'fix', 'treat', 'prevent', 'repair', 'renovate', 'lab'])
@@ -34,7 +34,7 @@ export const decisionSchema = z.discriminatedUnion('kind', [
   }),
   z.object({
     kind: z.literal('leave'),
-    cause: z.string().nullable(),
+    cause: slugSchema.nullable(),
     lookAgainOn: localDateSchema,
   }),
 ]);
@@ -45,13 +45,13 @@ export const lookSchema = z.object({
   zoneId: z.uuid(),
   patchId: z.uuid().nullable(),
   answers: answersSchema,
-  tests: z.array(countTestInputSchema),
+  tests: z.array(countTestInputSchema).max(60),
   /** Field tests as they were read; their answers are among `answers`. */
-  fieldTests: z.array(fieldTestInputSchema).default([]),
+  fieldTests: z.array(fieldTestInputSchema).max(60).default([]),
   /** The three leading causes as the screen showed them when the decision was taken. */
-  leading: z.array(z.object({ cause: z.string(), p: z.number() })).max(3),
+  leading: z.array(z.object({ cause: slugSchema, p: z.number().min(0).max(1) })).max(3),
   decision: decisionSchema.nullable(),
-  weeds: z.array(weedFindingSchema),
+  weeds: z.array(weedFindingSchema).max(100),
   pointCount: zoneFindingSchema.shape.pointCount,
 });
 export type Look = z.infer<typeof lookSchema>;
@@ -59,8 +59,8 @@ export type Look = z.infer<typeof lookSchema>;
 export const visitBodySchema = z.object({
   lawnId: z.uuid(),
   date: localDateSchema,
-  technician: z.string(),
-  looks: z.array(lookSchema),
+  technician: z.string().max(120),
+  looks: z.array(lookSchema).max(600),
   /** What the customer was told would be done. */
   promised: z.string().max(500).default(''),
   note: z.string().max(2000).default(''),

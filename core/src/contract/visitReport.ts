@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { localDateSchema } from '../weather';
-import { lawnSchema } from './lawn';
+import { patchSchema, zoneShapeSchema } from '../lawn';
+import { lawnSchema, pinSchema, planLineSchema, weedPatchSchema } from './lawn';
 import { photoSchema } from './photo';
 
 /** How hard a finding is to put right. */
@@ -43,15 +44,24 @@ export const sharedReportSchema = z.object({
   date: localDateSchema,
   expiresOn: localDateSchema,
   technician: z.string().nullable(),
-  lawn: lawnSchema.pick({
-    name: true,
-    zones: true,
-    features: true,
-    patches: true,
-    pins: true,
-    lines: true,
-    weedPatches: true,
-    northDeg: true,
+  /** What the plan draws, and no more: no notes, no sites, no plants by name. */
+  lawn: lawnSchema.pick({ name: true, features: true, northDeg: true }).extend({
+    zones: z.array(zoneShapeSchema),
+    patches: z.array(
+      patchSchema.pick({
+        id: true,
+        zoneId: true,
+        number: true,
+        centre: true,
+        widthFt: true,
+        lengthFt: true,
+      }),
+    ),
+    pins: z.array(pinSchema.pick({ id: true, kind: true, at: true })),
+    lines: z.array(planLineSchema.pick({ id: true, kind: true, points: true })),
+    weedPatches: z.array(
+      weedPatchSchema.pick({ id: true, centre: true, lengthFt: true, widthFt: true }),
+    ),
   }),
   findings: reportBodySchema.shape.findings,
   assumptions: reportBodySchema.shape.assumptions,

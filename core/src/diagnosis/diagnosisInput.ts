@@ -1,13 +1,13 @@
 import { z } from 'zod';
-import { choiceScreens, regionSchema, sign } from '../knowledge';
+import { choiceScreens, regionSchema, sign, slugSchema } from '../knowledge';
 import { siteSchema, standSchema } from '../lawn';
 
-export const answerSchema = z.union([z.boolean(), z.literal('unsure'), z.string()]);
+export const answerSchema = z.union([z.boolean(), z.literal('unsure'), slugSchema]);
 
 const choiceBySlug = new Map(choiceScreens.map((screen) => [screen.slug, screen]));
 
 /** What has been answered: a sign with yes, no or `unsure`, or a choice screen with its option. */
-export const answersSchema = z.record(z.string(), answerSchema).superRefine((answers, context) => {
+export const answersSchema = z.record(slugSchema, answerSchema).superRefine((answers, context) => {
   for (const [slug, value] of Object.entries(answers)) {
     const issue = (message: string) => context.addIssue({ code: 'custom', path: [slug], message });
     const screen = choiceBySlug.get(slug);
@@ -27,14 +27,15 @@ export const answersSchema = z.record(z.string(), answerSchema).superRefine((ans
 export const countTestInputSchema = z.object({
   test: z.enum(['chinch-float', 'grub-lift', 'soap-flush-caterpillar', 'soap-flush-mole-cricket']),
   /** Ring diameter in inches or frame area in ft², as the test asks. */
-  sampler: z.number().positive('the sampler has a size above 0'),
+  sampler: z.number().positive('the sampler has a size above 0').max(1000),
   /** A square flap instead of a round cutter: `sampler` is then its side, in. */
   square: z.boolean().optional(),
   counts: z
-    .array(z.number().int('count whole insects').min(0, 'a count is 0 or more'))
-    .min(1, 'enter at least one count'),
-  subject: z.string().optional(),
-  situation: z.string().optional(),
+    .array(z.number().int('count whole insects').min(0, 'a count is 0 or more').max(100_000))
+    .min(1, 'enter at least one count')
+    .max(100),
+  subject: slugSchema.optional(),
+  situation: slugSchema.optional(),
 });
 export type CountTestInput = z.infer<typeof countTestInputSchema>;
 

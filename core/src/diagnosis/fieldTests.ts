@@ -1,5 +1,12 @@
 import { z } from 'zod';
-import { coverRule, grass, phSpots, testThresholds, type GrassSlug } from '../knowledge';
+import {
+  coverRule,
+  grass,
+  phSpots,
+  slugSchema,
+  testThresholds,
+  type GrassSlug,
+} from '../knowledge';
 import {
   fieldTestCard,
   fieldTestLimits as limits,
@@ -12,7 +19,8 @@ const GALLONS_PER_CUBIC_FOOT = 1728 / 231;
 const GRAMS_PER_OUNCE = 28.349523125;
 const OUNCES_PER_POUND = 16;
 
-const valueSchema = z.union([z.number(), z.array(z.number()), z.boolean()]);
+const reading = z.number().min(-1_000_000).max(1_000_000);
+const valueSchema = z.union([reading, z.array(reading).max(200), z.boolean()]);
 
 /** Problems of one reading, as the screen's form and the server find them. */
 function fieldProblem(
@@ -35,8 +43,8 @@ function fieldProblem(
 /** One field test as it was read: a value for each field of its card. */
 export const fieldTestInputSchema = z
   .object({
-    test: z.string().refine((slug) => fieldTestCard(slug) !== undefined, 'unknown test'),
-    values: z.record(z.string(), valueSchema),
+    test: slugSchema.refine((slug) => fieldTestCard(slug) !== undefined, 'unknown test'),
+    values: z.record(slugSchema, valueSchema),
   })
   .superRefine(({ test, values }, context) => {
     for (const field of fieldTestCard(test)?.fields ?? []) {

@@ -18,3 +18,4 @@ export * from './soilTemperature';
 export * from './source';
 export * from './treatments';
 export * from './weeds';
+export * from './slug';

@@ -1,7 +1,7 @@
 import { cornerLetter } from './cornerLetter';
 import { inOutline } from './zoneAt';
 import { polygonArea, zoneArea } from './area';
-import type { Patch, Point, Zone } from './zone';
+import type { Patch, Point, ZoneShape } from './zone';
 
 /** What a stretch or field of the plan is; how it looks is the screen's or the paper's. */
 export type PlanRole =
@@ -37,7 +37,7 @@ export type PlanShape =
 
 /** What of a lawn can be drawn. */
 export interface PlanContent {
-  zones: readonly Zone[];
+  zones: readonly ZoneShape[];
   features: readonly { kind: 'house' | 'drive' | 'bed' | 'walk' | 'water'; outline: Point[] }[];
   patches: readonly Pick<Patch, 'id' | 'zoneId' | 'number' | 'centre' | 'widthFt' | 'lengthFt'>[];
   pins: readonly { id: string; kind: string; at: Point }[];
@@ -195,7 +195,7 @@ export function groundShapes(
 }
 
 function zoneLabel(
-  zone: Zone,
+  zone: ZoneShape,
   lit: boolean,
   at: PlanView['at'],
   scale: number,

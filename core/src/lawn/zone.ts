@@ -6,10 +6,20 @@ import {
   SITE_FACTORS,
   SOIL_TEXTURES,
 } from '../knowledge';
+import { isLocalDate } from '../units';
+
+/** Farthest that anything lies from the plan's corner, ft; some nineteen miles. */
+export const MOST_FT = 100_000;
+/** Corners of one outline: a walk recorded at every second for half an hour. */
+export const MOST_CORNERS = 2000;
 
 /** A corner of an outline on the lawn's own plan, feet east and south of the plan's corner. */
-export const pointSchema = z.object({ x: z.number(), y: z.number() });
+const coordinate = z.number().min(-MOST_FT).max(MOST_FT);
+export const pointSchema = z.object({ x: coordinate, y: coordinate });
 export type Point = z.infer<typeof pointSchema>;
+
+/** Corners in order; the last joins the first. */
+export const outlineSchema = z.array(pointSchema).min(3).max(MOST_CORNERS);
 
 /** One grass of a stand and the share of the ground it covers. */
 export const standShareSchema = z.object({
@@ -50,7 +60,7 @@ export const standSchema = z
 
 export const siteSchema = z.object({
   /** Rows of the soil-temperature offset table that hold here. */
-  factors: z.array(z.enum(SITE_FACTORS)).default([]),
+  factors: z.array(z.enum(SITE_FACTORS)).max(SITE_FACTORS.length).default([]),
   irrigated: z.boolean().nullable().default(null),
   dog: z.boolean().nullable().default(null),
   /** Which dog it is, where there are several. */
@@ -78,7 +88,7 @@ export type Site = z.infer<typeof siteSchema>;
 /** How the outline was measured; a walked one carries the σ of its corners, ft per axis. */
 export const measureSchema = z.object({
   method: z.enum(MEASURE_METHODS),
-  cornerSigmaFt: z.number().positive().nullable().default(null),
+  cornerSigmaFt: z.number().positive().max(1000).nullable().default(null),
 });
 
 /** How much the customer wants of a lawn. */
@@ -87,22 +97,26 @@ export type Upkeep = z.infer<typeof upkeepSchema>;
 
 export const edgeStateSchema = z.enum(['confirmed', 'assumed']);
 
-export const zoneSchema = z
-  .object({
-    id: z.uuid(),
-    name: z.string().trim().min(1).max(60),
-    /** Corners in order; the last joins the first. */
-    outline: z.array(pointSchema).min(3),
-    /** State of the edge that leaves each corner. */
-    edges: z.array(edgeStateSchema),
-    measure: measureSchema.default({ method: 'sketch', cornerSigmaFt: null }),
-    /** House, beds and drive inside the zone. */
-    cutouts: z.array(z.array(pointSchema).min(3)).default([]),
+/** A zone as it is drawn. */
+export const zoneShapeSchema = z.object({
+  id: z.uuid(),
+  name: z.string().trim().min(1).max(60),
+  outline: outlineSchema,
+  /** State of the edge that leaves each corner. */
+  edges: z.array(edgeStateSchema).max(MOST_CORNERS),
+  measure: measureSchema.default({ method: 'sketch', cornerSigmaFt: null }),
+  /** House, beds and drive inside the zone. */
+  cutouts: z.array(outlineSchema).max(60).default([]),
+});
+export type ZoneShape = z.infer<typeof zoneShapeSchema>;
+
+export const zoneSchema = zoneShapeSchema
+  .extend({
     stand: standSchema,
     /** Grasses that the customer wants here; none until somebody has named one. */
-    desired: z.array(grassSlugSchema),
+    desired: z.array(grassSlugSchema).max(20),
     /** Grasses that may stay though nobody wants them; any other grass is a weed. */
-    tolerated: z.array(grassSlugSchema).default([]),
+    tolerated: z.array(grassSlugSchema).max(20).default([]),
     /** What is wanted of this zone; `null`: what is wanted of the whole lawn. */
     upkeep: upkeepSchema.nullable().default(null),
     /** Care for the stand that is there, or establish one: a new build, or one to be started over. */
@@ -133,13 +147,13 @@ export type Zone = z.infer<typeof zoneSchema>;
 export const patchSchema = z.object({
   id: z.uuid(),
   zoneId: z.uuid(),
-  number: z.number().int().positive(),
+  number: z.number().int().positive().max(100_000),
   centre: pointSchema,
   /** ft, longest way and across. */
-  widthFt: z.number().positive('a patch has a width above 0'),
-  lengthFt: z.number().positive('a patch has a length above 0'),
+  widthFt: z.number().positive('a patch has a width above 0').max(MOST_FT),
+  lengthFt: z.number().positive('a patch has a length above 0').max(MOST_FT),
   shape: z.enum(['round', 'irregular', 'streak']).default('round'),
-  seenOn: z.string(),
+  seenOn: z.string().max(10).refine(isLocalDate, 'a calendar day as YYYY-MM-DD'),
   /** Since when it is there, as the owner says or a technician saw first. */
   since: z.enum(['days', 'weeks', 'months', 'years', 'unknown']).default('unknown'),
 });

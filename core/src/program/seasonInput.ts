@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { regionSchema, weed } from '../knowledge';
+import { regionSchema, slugSchema, weed } from '../knowledge';
 import { upkeepSchema, zoneSchema } from '../lawn';
 import { shelfLabelSchema, type Application } from '../rates';
 import { localDateSchema } from '../weather';
@@ -8,7 +8,7 @@ import type { LocalDate } from '../units';
 
 /** A weed seen in a zone. */
 export const weedFindingSchema = z.object({
-  weed: z.string().refine((slug) => weed(slug) !== undefined, 'unknown weed'),
+  weed: slugSchema.refine((slug) => weed(slug) !== undefined, 'unknown weed'),
   /** Share of the zone's ground, 0-1. */
   cover: z.number().min(0).max(1, 'cover is a share of the ground, 0 to 1'),
   stage: z.enum(['seedling', 'untillered', '2-4-tiller', 'mature-seeded', 'flowering']).optional(),
@@ -54,7 +54,10 @@ export const zoneFindingSchema = z.object({
   damages: z.array(damageFindingSchema).default([]),
   /** Point count behind the cover, if one was taken. */
   pointCount: z
-    .object({ hits: z.number().int().min(0), points: z.number().int().positive() })
+    .object({
+      hits: z.number().int().min(0).max(100_000),
+      points: z.number().int().positive().max(100_000),
+    })
     .refine(({ hits, points }) => hits <= points, {
       path: ['hits'],
       message: 'more hits than points',
@@ -63,14 +66,17 @@ export const zoneFindingSchema = z.object({
 });
 export type ZoneFinding = z.infer<typeof zoneFindingSchema>;
 
-const monthDay = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'a day as MM-DD');
+const monthDay = z
+  .string()
+  .max(5)
+  .regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'a day as MM-DD');
 
 /** What the place has ruled about fertilizer; the strictest of the company's area. */
 export const ordinanceSchema = z.object({
   /** Month-day from and to which none may be spread; may wrap over the year. */
   blackout: z.tuple([monthDay, monthDay]).nullable().default(null),
-  mostNitrogen: z.number().positive().nullable().default(null),
-  mostNitrogenYear: z.number().positive().nullable().default(null),
+  mostNitrogen: z.number().positive().max(100).nullable().default(null),
+  mostNitrogenYear: z.number().positive().max(100).nullable().default(null),
   phosphorusNeedsReason: z.boolean().default(false),
 });
 
@@ -79,9 +85,9 @@ export const policySchema = z.object({
   /** A certified applicator does or supervises the work. */
   certified: z.boolean().default(false),
   /** Products whose label was checked for home lawns. */
-  confirmedLabels: z.array(z.string()).default([]),
+  confirmedLabels: z.array(slugSchema).max(1000).default([]),
   /** Empty: every product of the library. */
-  stock: z.array(z.string()).default([]),
+  stock: z.array(slugSchema).max(1000).default([]),
   ordinance: ordinanceSchema.prefault({}),
   /** The company's own labels; each outranks the library's entry. */
   labels: z.array(shelfLabelSchema).max(400).default([]),
@@ -91,7 +97,7 @@ export const policySchema = z.object({
 export type Policy = z.infer<typeof policySchema>;
 
 /** The technician's answer to a clash, by clash id. */
-export const clashChoicesSchema = z.record(z.string(), z.enum(['seed', 'prevent']));
+export const clashChoicesSchema = z.record(z.string().max(200), z.enum(['seed', 'prevent']));
 
 /** The part of the input that is data; soil seasons and records are computed or stored elsewhere. */
 export const seasonRequestSchema = z.object({

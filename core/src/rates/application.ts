@@ -7,29 +7,30 @@ import {
   herbicide,
   treatment,
   treatmentUnitSchema,
+  slugSchema,
 } from '../knowledge';
 
-const amount = z.number().positive('an amount is above 0');
+const amount = z.number().positive('an amount is above 0').max(10_000_000);
 
 /** One thing that was, or is to be, put down: its total over the treated area. */
 export const materialSchema = z
   .discriminatedUnion('kind', [
     z.object({
       kind: z.literal('herbicide'),
-      slug: z.string().refine((slug) => herbicide(slug) !== undefined, 'unknown herbicide'),
+      slug: slugSchema.refine((slug) => herbicide(slug) !== undefined, 'unknown herbicide'),
       /** In `unit`, which must be the unit of the product's own label. */
       amount,
       unit: z.enum(['oz', 'fl-oz', 'lb', 'dose']),
     }),
     z.object({
       kind: z.literal('fertilizer'),
-      slug: z.string().refine((slug) => fertilizer(slug) !== undefined, 'unknown fertilizer'),
+      slug: slugSchema.refine((slug) => fertilizer(slug) !== undefined, 'unknown fertilizer'),
       amount,
       unit: z.literal('lb'),
     }),
     z.object({
       kind: z.literal('treatment'),
-      slug: z.string().refine((slug) => treatment(slug) !== undefined, 'unknown treatment'),
+      slug: slugSchema.refine((slug) => treatment(slug) !== undefined, 'unknown treatment'),
       amount,
       unit: treatmentUnitSchema,
     }),

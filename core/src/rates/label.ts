@@ -5,11 +5,12 @@ import {
   grassSlugSchema,
   herbicide,
   seedMix,
+  slugSchema,
   treatment,
   type GrassSlug,
 } from '../knowledge';
 
-const positive = z.number().positive('above 0');
+const positive = z.number().positive('above 0').max(10_000_000);
 const optional = (schema: z.ZodNumber) => schema.nullable().default(null);
 
 /**
@@ -21,7 +22,7 @@ export const shelfLabelSchema = z
     id: z.uuid(),
     /** Entry of the library that it is; `null`: something that the library does not have. */
     base: z
-      .object({ kind: z.enum(['herbicide', 'treatment', 'fertilizer', 'seed']), slug: z.string() })
+      .object({ kind: z.enum(['herbicide', 'treatment', 'fertilizer', 'seed']), slug: slugSchema })
       .nullable(),
     /** The company's own name for it. */
     name: z.string().trim().min(1, 'name it').max(80),
@@ -32,7 +33,7 @@ export const shelfLabelSchema = z
     actives: z
       .array(
         z.object({
-          name: z.string().trim().min(1, 'name the active ingredient'),
+          name: z.string().trim().min(1, 'name the active ingredient').max(120),
           amount: positive,
           unit: z.enum(['lb-per-gal', 'percent']),
         }),
@@ -42,10 +43,10 @@ export const shelfLabelSchema = z
     lowPerAcre: optional(positive),
     highPerAcre: positive,
     maxPerYear: optional(positive),
-    maxApplications: z.number().int().positive().nullable().default(null),
+    maxApplications: z.number().int().positive().max(365).nullable().default(null),
     minIntervalDays: optional(z.number().min(0).max(730)),
     /** Grasses that the label names; empty: not entered, the library's ratings stand. */
-    turf: z.array(grassSlugSchema).default([]),
+    turf: z.array(grassSlugSchema).max(40).default([]),
     airMinF: optional(z.number().min(-20).max(120)),
     airMaxF: optional(z.number().min(20).max(130)),
     waterInIn: optional(z.number().min(0).max(2)),

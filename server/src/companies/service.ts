@@ -42,7 +42,9 @@ export class CompanyService {
 
   /** The day at a lawn, which may lie in another time zone. */
   dayAt(company: Company, { property }: LawnBody): LocalDate {
-    return workingDay(company, this.now(), property.timeZone).day;
+    // A row from before a field was there has none.
+    const { timeZone } = (property as Partial<LawnBody['property']> | undefined) ?? {};
+    return workingDay(company, this.now(), timeZone ?? null).day;
   }
 
   private async row(companyId: string): Promise<CompanyRow> {

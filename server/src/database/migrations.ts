@@ -131,4 +131,63 @@ export const migrations: readonly Migration[] = [
       await context.addIndex('accepted_writes', ['company_id', 'created_at']);
     },
   },
+  {
+    name: '0003-ledger-by-company-and-indexes',
+    up: async ({ context }) => {
+      // A company's ids of writes are its own: another's say nothing about them.
+      await context.sequelize.query(
+        'ALTER TABLE accepted_writes DROP PRIMARY KEY, ADD PRIMARY KEY (company_id, write_id)',
+      );
+      await context.addIndex('accepted_writes', ['created_at']);
+      await context.addIndex('sessions', ['expires_at']);
+      for (const table of [
+        'lawns',
+        'customers',
+        'visits',
+        'records',
+        'readings',
+        'samples',
+        'photos',
+        'reports',
+      ]) {
+        await context.addIndex(table, ['company_id', 'id']);
+      }
+    },
+  },
+  {
+    name: '0004-photo-files-and-links-that-tell-nothing',
+    up: async ({ context }) => {
+      await context.createTable('photo_files', {
+        photo_id: {
+          type: DataTypes.UUID,
+          primaryKey: true,
+          allowNull: false,
+          references: { model: 'photos', key: 'id' },
+          onDelete: 'CASCADE',
+        },
+        company_id: company,
+        size: { type: DataTypes.INTEGER, allowNull: false },
+        bytes: { type: DataTypes.BLOB('medium'), allowNull: true },
+        ...stamps,
+      });
+      await context.addIndex('photo_files', ['company_id', 'size']);
+      // Links of before lay here in clear; a report gives a new one when it is next looked at.
+      await context.dropTable('report_links');
+      await context.createTable('report_links', {
+        report_id: {
+          type: DataTypes.UUID,
+          primaryKey: true,
+          allowNull: false,
+          references: { model: 'reports', key: 'id' },
+          onDelete: 'CASCADE',
+        },
+        company_id: company,
+        nonce: { type: DataTypes.CHAR(32), allowNull: false },
+        token_hash: { type: DataTypes.CHAR(64), allowNull: false, unique: true },
+        shown: { type: DataTypes.JSON, allowNull: false },
+        shown_version: { type: DataTypes.INTEGER, allowNull: false },
+        ...stamps,
+      });
+    },
+  },
 ];

@@ -24,7 +24,7 @@ export const defineAcceptedWrite = (sequelize: Sequelize): AcceptedWriteModel =>
     'accepted_write',
     {
       writeId: { type: DataTypes.UUID, primaryKey: true },
-      companyId: { type: DataTypes.UUID, allowNull: false },
+      companyId: { type: DataTypes.UUID, primaryKey: true },
       documentId: { type: DataTypes.UUID, allowNull: false },
     },
     { tableName: 'accepted_writes', underscored: true },

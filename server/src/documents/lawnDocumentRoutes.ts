@@ -17,8 +17,8 @@ export interface LawnDocumentOptions<Body extends OfLawn> {
   schema: z.ZodType<Body>;
   /** Extra judgement of a body before it is written. */
   check?: (who: SignedIn, id: string, body: Body) => Promise<void>;
-  /** How a stored document leaves the server. */
-  present: (who: SignedIn, stored: Stored<Body>) => Promise<object>;
+  /** How stored documents of one lawn leave the server, all at once: a list asks no more than one does. */
+  present: (who: SignedIn, lawnId: string, stored: readonly Stored<Body>[]) => Promise<object[]>;
 }
 
 /** PUT of one kind of document that belongs to a lawn. */
@@ -39,7 +39,7 @@ export function lawnDocumentRoutes<Body extends OfLawn>(
       date: body.date,
       writeId: writeIdOf(request),
     });
-    response.json(await options.present(who, stored));
+    response.json((await options.present(who, body.lawnId, [stored]))[0]);
   });
   return router;
 }
@@ -55,6 +55,6 @@ export function listUnderLawn<Body extends OfLawn>(
     const lawnId = idOf(request);
     await options.lawns.get(who.companyId, lawnId);
     const list = await options.store.list(who.companyId, lawnId);
-    response.json(await Promise.all(list.map((stored) => options.present(who, stored))));
+    response.json(await options.present(who, lawnId, list));
   });
 }

@@ -1,5 +1,11 @@
 import { isDeepStrictEqual } from 'node:util';
-import type { Sequelize, WhereOptions } from 'sequelize';
+import {
+  UniqueConstraintError,
+  type Sequelize,
+  type Transaction,
+  type WhereOptions,
+} from 'sequelize';
+import { retrying } from '../database/retrying';
 import { HttpFailure } from '../http/failure';
 import type { AcceptedWriteModel } from './acceptedWrite';
 import type { DocumentModel, DocumentRow } from './document';
@@ -10,6 +16,13 @@ export interface Stored<Body> {
   body: Body;
   updatedAt: Date;
 }
+
+/** A document as it crosses the wire. */
+export const plainDocument = <Body extends object>({
+  id,
+  version,
+  body,
+}: Pick<Stored<Body>, 'id' | 'version' | 'body'>) => ({ ...body, id, version });
 
 const stored = <Body>(row: DocumentRow): Stored<Body> => ({
   id: row.id,
@@ -68,48 +81,83 @@ export class DocumentStore<Body extends object> {
     body: Body,
     { writeId, ...columns }: { lawnId?: string; date?: string; writeId?: string | undefined } = {},
   ): Promise<Stored<Body>> {
-    return this.sequelize.transaction(async (transaction) => {
-      const row = await this.model.findOne({
-        where: { id },
-        transaction,
-        lock: transaction.LOCK.UPDATE,
-      });
-      if (row && row.companyId !== companyId) {
-        throw new HttpFailure('not-found', `There is no such ${this.noun}.`);
-      }
-      if (row && writeId) {
-        const before = await this.accepted.findOne({ where: { writeId, companyId }, transaction });
-        if (before?.documentId === id) return stored<Body>(row);
-      }
-      const accept = async () => {
-        if (writeId) {
-          await this.accepted.create({ writeId, companyId, documentId: id }, { transaction });
-        }
-      };
-      if (!row) {
-        if (version !== 0) throw new HttpFailure('not-found', `There is no such ${this.noun}.`);
-        const created = await this.model.create(
+    const write = { companyId, id, version, body, writeId, columns };
+    if (version === 0) {
+      // Inserted first: asking for a row that is not there yet would lock where all new ones go.
+      const created = await this.insert(write);
+      if (created) return created;
+    }
+    return retrying(this.sequelize, (transaction) => this.update(write, transaction));
+  }
+
+  /** @returns `null` when there is such a document, or the write has been taken, already */
+  private async insert({ companyId, id, body, writeId, columns }: Write<Body>) {
+    try {
+      return await retrying(this.sequelize, async (transaction) => {
+        const row = await this.model.create(
           { id, companyId, version: 1, body, ...columns },
           { transaction },
         );
-        await accept();
-        return stored<Body>(created);
-      }
-      if (row.version === version + 1 && isDeepStrictEqual(row.body, plain(body))) {
+        await this.note({ writeId, companyId, id }, transaction);
         return stored<Body>(row);
-      }
-      if (row.version !== version) {
-        throw new HttpFailure(
-          'stale-version',
-          `Somebody changed this ${this.noun} in the meantime (version ${row.version}, yours is ${version}). Yours is kept here; load the newer one and compare.`,
-          ['version'],
-        );
-      }
-      await row.update({ body, version: version + 1, ...columns }, { transaction });
-      await accept();
-      return stored<Body>(row);
-    });
+      });
+    } catch (error) {
+      if (error instanceof UniqueConstraintError) return null;
+      throw error;
+    }
   }
+
+  private async update(
+    { companyId, id, version, body, writeId, columns }: Write<Body>,
+    transaction: Transaction,
+  ): Promise<Stored<Body>> {
+    const none = new HttpFailure('not-found', `There is no such ${this.noun}.`);
+    const before =
+      writeId && (await this.accepted.findOne({ where: { writeId, companyId }, transaction }));
+    if (before && before.documentId !== id) {
+      throw new HttpFailure('bad-input', 'this id of a write was used for another document', [
+        'idempotency-key',
+      ]);
+    }
+    const row = await this.model.findOne({
+      where: { id, companyId },
+      transaction,
+      lock: transaction.LOCK.UPDATE,
+    });
+    if (!row) throw none;
+    if (before) return stored<Body>(row);
+    if (row.version === version + 1 && isDeepStrictEqual(row.body, plain(body))) {
+      return stored<Body>(row);
+    }
+    if (row.version !== version) {
+      throw new HttpFailure(
+        'stale-version',
+        `Somebody changed this ${this.noun} in the meantime (version ${row.version}, yours is ${version}). Yours is kept here; load the newer one and compare.`,
+        ['version'],
+      );
+    }
+    await row.update({ body, version: version + 1, ...columns }, { transaction });
+    await this.note({ writeId, companyId, id }, transaction);
+    return stored<Body>(row);
+  }
+
+  private async note(
+    { writeId, companyId, id }: Pick<Write<Body>, 'writeId' | 'companyId' | 'id'>,
+    transaction: Transaction,
+  ): Promise<void> {
+    if (writeId) {
+      await this.accepted.create({ writeId, companyId, documentId: id }, { transaction });
+    }
+  }
+}
+
+interface Write<Body> {
+  companyId: string;
+  id: string;
+  version: number;
+  body: Body;
+  writeId: string | undefined;
+  columns: { lawnId?: string; date?: string };
 }
 
 /** The body as it comes back from a JSON column. */

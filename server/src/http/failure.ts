@@ -11,6 +11,7 @@ const STATUS: Record<FailureCode, number> = {
   'not-allowed': 403,
   'not-found': 404,
   'stale-version': 409,
+  'no-room': 507,
   internal: 500,
 };
 
@@ -28,9 +29,12 @@ export class HttpFailure extends Error {
   }
 }
 
+/** As many faults as a form has places for. */
+const MOST_ISSUES = 100;
+
 /** Turns Zod's issues into one failure that points at each field. */
 export function badInput(error: z.ZodError): HttpFailure {
-  const issues = error.issues.map((issue) => ({
+  const issues = error.issues.slice(0, MOST_ISSUES).map((issue) => ({
     path: issue.path.map((part) => (typeof part === 'symbol' ? String(part) : part)),
     message: issue.message,
   }));

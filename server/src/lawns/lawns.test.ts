@@ -192,3 +192,52 @@ describe('what colleagues saw', () => {
     ]);
   });
 });
+
+describe('one lawn that is wrong', () => {
+  it('is refused where it says a station that there is not, or lies at no place', async () => {
+    const { agent } = await signedInCompany(server);
+    const put = (body: object) =>
+      agent.put(`/api/lawns/${randomUUID()}`).send({ ...body, version: 0 });
+    const nowhere = await put({ ...lawnBody(), stationId: 'nowhere' });
+    expect([nowhere.status, nowhere.body.error.path]).toEqual([422, ['stationId']]);
+    const far = lawnBody();
+    far.zones[0]!.outline[2] = { x: 1e200, y: 1e200 };
+    expect((await put(far)).body.error.path).toEqual(['zones', 0, 'outline', 2, 'x']);
+    const many = await put({ ...lawnBody(), zones: Array.from({ length: 300_000 }, () => 0) });
+    expect([many.status, many.body.error.path]).toEqual([422, ['zones']]);
+  });
+  it('stands on the list, marked, and takes no other down', async () => {
+    const { agent, companyId } = await signedInCompany(server);
+    const good = await lawnOf(agent);
+    const wrong = [
+      { ...lawnBody(), name: 'No such station', stationId: 'nowhere' },
+      { ...lawnBody(), name: 'Endless', zones: [endless()] },
+      { ...lawnBody(), name: 'Old', upkeep: 'no word of today' },
+      { name: 'Hardly anything' },
+    ];
+    for (const body of wrong) {
+      // As a row from before a rule was there.
+      await server.models.lawns.create({ id: randomUUID(), companyId, version: 1, body });
+    }
+    const { body: list } = await agent.get('/api/lawns').expect(200);
+    const faults = new Map(
+      (list as { name: string; fault: string | null }[]).map(({ name, fault }) => [name, fault]),
+    );
+    expect(faults.get(good.body.name)).toBeNull();
+    for (const { name } of wrong) expect(faults.get(name)).toEqual(expect.any(String));
+    const { body: along } = await agent.get('/api/take-along').expect(200);
+    expect(along.files.map(({ lawn }: { lawn: { id: string } }) => lawn.id)).toContain(good.id);
+  });
+});
+
+function endless() {
+  const [zone] = lawnBody().zones;
+  return {
+    ...zone!,
+    outline: [
+      { x: 0, y: 0 },
+      { x: 1e200, y: 0 },
+      { x: 0, y: 1e200 },
+    ],
+  };
+}

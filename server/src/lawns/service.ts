@@ -62,6 +62,9 @@ export class LawnService {
     body: LawnBody,
     writeId?: string,
   ): Promise<Lawn> {
+    if (!this.weather.has(body.stationId)) {
+      throw new HttpFailure('bad-input', 'there is no such weather station', ['stationId']);
+    }
     const zones = new Set(body.zones.map((zone) => zone.id));
     for (const list of ['patches', 'weedPatches'] as const) {
       body[list].forEach((patch, index) => {
@@ -90,10 +93,11 @@ export class LawnService {
     const bundles = new Map<string, WeatherBundle>();
     for (const { body } of lawns) {
       if (!bundles.has(body.stationId)) {
-        bundles.set(
-          body.stationId,
-          await this.weather.bundle(company.id, body.stationId, company.today),
-        );
+        const bundle = await this.weather
+          .bundle(company.id, body.stationId, company.today)
+          .catch(nothingThere);
+        // Without it the lawn is on the list, marked.
+        if (bundle) bundles.set(body.stationId, bundle);
       }
     }
     const stationOf = new Map(lawns.map(({ id, body }) => [id, body.stationId]));
@@ -140,6 +144,12 @@ export class LawnService {
     return result.sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }));
   }
 }
+
+/** A place that there is not costs its own lawns only. */
+const nothingThere = (error: unknown): null => {
+  if (error instanceof HttpFailure && error.code === 'not-found') return null;
+  throw error;
+};
 
 export function byLawn<Body extends { lawnId: string }>(
   rows: Stored<Body>[],

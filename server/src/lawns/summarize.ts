@@ -4,6 +4,7 @@ import {
   laboratoryDays,
   lawnBodySchema,
   probeReadingsOf,
+  regionSchema,
   seasonRequestSchema,
   zoneArea,
   zonesAsKnown,
@@ -40,6 +41,31 @@ export interface LawnFile {
   samples: Stored<SoilSampleBody>[];
 }
 
+const MOST_LETTERS = 200;
+
+/** A lawn of which nothing can be worked out: on the list, marked, so that somebody can mend it. */
+export function faultySummary({ lawn }: LawnFile, fault: string): LawnSummary {
+  const { name, customer, customerId, archived, region } = lawn.body;
+  return {
+    id: lawn.id,
+    name: typeof name === 'string' ? name : lawn.id,
+    customer: typeof customer === 'string' ? customer : '',
+    customerId: customerId ?? null,
+    archived: archived === true,
+    region: regionSchema.catch('transition').parse(region),
+    lastVisit: null,
+    followUps: [],
+    sightings: [],
+    areaFt2: 0,
+    grasses: [],
+    due: [],
+    next: null,
+    clashes: 0,
+    scout: [],
+    fault: fault.slice(0, MOST_LETTERS),
+  };
+}
+
 /**
  * A lawn with what is due on the company's day.
  * @param sharedSoil soil seasons of the station by site, kept from lawn to lawn; `lawnSeason` fills it
@@ -67,6 +93,7 @@ export function summarizeLawn(
         .pop() ?? null,
     followUps: followUpsOf(company, body, file),
     sightings: [...sightings],
+    fault: null,
   };
   if (body.zones.length === 0) {
     return { ...common, areaFt2: 0, grasses: [], due: [], next: null, clashes: 0, scout: [] };

@@ -1,11 +1,8 @@
 import type { Company, LawnSummary, SoilSeason, WeatherBundle } from '@alfombra/core';
 import type { Sighting } from '@alfombra/core/planning';
-import { createRequire } from 'node:module';
 import { availableParallelism } from 'node:os';
-import { dirname, join } from 'node:path';
-import { pathToFileURL } from 'node:url';
-import { Worker } from 'node:worker_threads';
-import { summarizeLawn, type LawnFile } from './summarize';
+import { askThread, startThread } from '../threads/thread';
+import { faultySummary, summarizeLawn, type LawnFile } from './summarize';
 
 /** What holds for every lawn of one working out. */
 export interface SummaryContext {
@@ -25,18 +22,7 @@ const WORTH_WORKERS = 80;
 const CHUNK = 40;
 const MOST_WORKERS = 4;
 
-/** A worker starts without the loader that reads TypeScript, so its first lines fetch it. */
-const loader = pathToFileURL(
-  join(
-    dirname(createRequire(import.meta.url).resolve('tsx/package.json')),
-    'dist/esm/api/index.mjs',
-  ),
-).href;
-const entry = new URL('./summaryWorker.ts', import.meta.url).href;
-const WORKER = `import(${JSON.stringify(loader)}).then(({ register }) => {
-  register();
-  return import(${JSON.stringify(entry)});
-})`;
+const ENTRY = new URL('./summaryWorker.ts', import.meta.url);
 
 /** Works out a lawn; one of these for each context, since it keeps the soil of each site. */
 export function summarizer({
@@ -48,13 +34,15 @@ export function summarizer({
   return ({ file, stationId }) => {
     const shared = soil.get(stationId) ?? new Map<string, SoilSeason>();
     soil.set(stationId, shared);
-    return summarizeLawn(
-      company,
-      file,
-      bundles.get(stationId) as WeatherBundle,
-      sightings.get(stationId) ?? [],
-      shared,
-    );
+    const bundle = bundles.get(stationId);
+    if (!bundle) return faultySummary(file, 'There is no such weather station.');
+    try {
+      const summary = summarizeLawn(company, file, bundle, sightings.get(stationId) ?? [], shared);
+      // What is no number on the wire would take the whole list down on the phone.
+      return Number.isFinite(summary.areaFt2) ? summary : faultySummary(file, 'It has no area.');
+    } catch (error) {
+      return faultySummary(file, error instanceof Error ? error.message : String(error));
+    }
   };
 }
 
@@ -79,12 +67,12 @@ export class SummaryPool {
     onProgress(0, jobs.length);
     await Promise.all(
       Array.from({ length: this.workers }, async () => {
-        const worker = new Worker(WORKER, { eval: true, execArgv: [], workerData: context });
+        const worker = startThread(ENTRY, context);
         try {
           while (next < jobs.length) {
             const from = next;
             next = Math.min(jobs.length, from + CHUNK);
-            const chunk = await ask(worker, jobs.slice(from, next));
+            const chunk = await askThread<LawnSummary[]>(worker, jobs.slice(from, next));
             chunk.forEach((summary, index) => (summaries[from + index] = summary));
             done += chunk.length;
             onProgress(done, jobs.length);
@@ -113,17 +101,3 @@ export class SummaryPool {
     return summaries;
   }
 }
-
-/** Hands a worker a chunk and waits for it. */
-const ask = (worker: Worker, chunk: readonly SummaryJob[]): Promise<LawnSummary[]> =>
-  new Promise((resolve, reject) => {
-    const onMessage = (summaries: LawnSummary[]) => settle(() => resolve(summaries));
-    const onError = (error: Error) => settle(() => reject(error));
-    const onExit = (code: number) => onError(new Error(`a season worker ended with ${code}`));
-    const settle = (act: () => void) => {
-      worker.off('message', onMessage).off('error', onError).off('exit', onExit);
-      act();
-    };
-    worker.on('message', onMessage).on('error', onError).on('exit', onExit);
-    worker.postMessage(chunk);
-  });

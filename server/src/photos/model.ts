@@ -19,6 +19,29 @@ export interface PhotoPieceRow extends Model<
   bytes: Buffer;
 }
 
+/** A photo that has arrived in full, as it was redrawn; without bytes: it was no picture. */
+export interface PhotoFileRow extends Model<
+  InferAttributes<PhotoFileRow>,
+  InferCreationAttributes<PhotoFileRow>
+> {
+  photoId: string;
+  companyId: string;
+  size: number;
+  bytes: Buffer | null;
+}
+
+export const definePhotoFile = (sequelize: Sequelize): ModelStatic<PhotoFileRow> =>
+  sequelize.define<PhotoFileRow>(
+    'photo_file',
+    {
+      photoId: { type: DataTypes.UUID, primaryKey: true },
+      companyId: { type: DataTypes.UUID, allowNull: false },
+      size: { type: DataTypes.INTEGER, allowNull: false },
+      bytes: { type: DataTypes.BLOB('medium'), allowNull: true },
+    },
+    { tableName: 'photo_files', underscored: true },
+  );
+
 export const definePhotoPiece = (sequelize: Sequelize): ModelStatic<PhotoPieceRow> =>
   sequelize.define<PhotoPieceRow>(
     'photo_piece',

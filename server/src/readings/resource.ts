@@ -1,7 +1,7 @@
 import { readingBodySchema, type LawnBody, type ReadingBody } from '@alfombra/core';
 import type { CompanyService } from '../companies/service';
 import type { LawnDocumentOptions } from '../documents/lawnDocumentRoutes';
-import type { DocumentStore } from '../documents/store';
+import { plainDocument, type DocumentStore } from '../documents/store';
 import { HttpFailure } from '../http/failure';
 
 /** Soil thermometer and pH readings: of a zone that the lawn has, not of a day to come. */
@@ -15,17 +15,18 @@ export function readingResource(
     lawns,
     schema: readingBodySchema,
     check: async ({ companyId }, _id, reading) => {
-      const [{ body }, { today }] = await Promise.all([
+      const [{ body }, company] = await Promise.all([
         lawns.get(companyId, reading.lawnId),
         companies.get(companyId),
       ]);
       if (!body.zones.some(({ id }) => id === reading.zoneId)) {
         throw new HttpFailure('bad-input', 'this lawn has no such zone', ['zoneId']);
       }
+      const today = companies.dayAt(company, body);
       if (reading.date > today) {
         throw new HttpFailure('bad-input', `the day is after today (${today})`, ['date']);
       }
     },
-    present: (_who, { id, version, body }) => Promise.resolve({ ...body, id, version }),
+    present: (_who, _lawnId, list) => Promise.resolve(list.map(plainDocument)),
   };
 }

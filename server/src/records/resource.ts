@@ -1,14 +1,13 @@
 import {
   applicationRecordBodySchema,
-  lawnBodySchema,
   type ApplicationRecordBody,
   type LawnBody,
   type SoilSampleBody,
 } from '@alfombra/core';
-import { judgeRecord, type CheckFinding } from '@alfombra/core/judging';
+import { judgeRecord } from '@alfombra/core/judging';
 import type { CompanyService } from '../companies/service';
 import type { LawnDocumentOptions } from '../documents/lawnDocumentRoutes';
-import type { DocumentStore, Stored } from '../documents/store';
+import { plainDocument, type DocumentStore } from '../documents/store';
 import { HttpFailure } from '../http/failure';
 import type { SoilLaboratory } from '../standins/soilLaboratory';
 
@@ -22,27 +21,6 @@ export function recordResource(
   companies: CompanyService,
   samples: { store: DocumentStore<SoilSampleBody>; laboratory: SoilLaboratory },
 ): LawnDocumentOptions<ApplicationRecordBody> {
-  const judge = async (
-    companyId: string,
-    { id, body }: Pick<Stored<ApplicationRecordBody>, 'id' | 'body'>,
-  ): Promise<CheckFinding[]> => {
-    const [lawn, others, company, bags] = await Promise.all([
-      lawns.get(companyId, body.lawnId),
-      store.list(companyId, body.lawnId),
-      companies.get(companyId),
-      samples.store.list(companyId, body.lawnId),
-    ]);
-    return judgeRecord(
-      { ...body, id },
-      lawn.body,
-      others.map((other) => ({ ...other.body, id: other.id })),
-      company.policy,
-      bags.map(({ body: bag }) => ({
-        ...bag,
-        report: bag.report ?? samples.laboratory.reportOn(bag, company.today),
-      })),
-    );
-  };
   return {
     store,
     lawns,
@@ -55,16 +33,38 @@ export function recordResource(
       if (!body.zones.some(({ id }) => id === record.zoneId)) {
         throw new HttpFailure('bad-input', 'this lawn has no such zone', ['zoneId']);
       }
-      const today = companies.dayAt(company, lawnBodySchema.parse(body));
+      const today = companies.dayAt(company, body);
       if (record.date > today) {
         throw new HttpFailure('bad-input', `the day is after today (${today})`, ['date']);
       }
     },
-    present: async ({ companyId }, stored) => ({
-      ...stored.body,
-      id: stored.id,
-      version: stored.version,
-      findings: await judge(companyId, stored),
-    }),
+    present: async ({ companyId }, lawnId, list) => {
+      if (list.length === 0) return [];
+      const [lawn, all, company, bags] = await Promise.all([
+        lawns.get(companyId, lawnId),
+        store.list(companyId, lawnId),
+        companies.get(companyId),
+        samples.store.list(companyId, lawnId),
+      ]);
+      const others = all.map(plainDocument);
+      const reported = bags.map(({ body: bag }) => ({
+        ...bag,
+        report: bag.report ?? samples.laboratory.reportOn(bag, company.today),
+      }));
+      const judged: object[] = [];
+      for (const stored of list) {
+        const record = plainDocument(stored);
+        judged.push({
+          ...record,
+          findings: judgeRecord(record, lawn.body, others, company.policy, reported),
+        });
+        // Years of records are judged between other people's requests.
+        if (judged.length % AT_ONCE === 0) await new Promise((resume) => setImmediate(resume));
+      }
+      return judged;
+    },
   };
 }
+
+/** Records judged without a pause. */
+const AT_ONCE = 20;

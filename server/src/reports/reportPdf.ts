@@ -43,7 +43,7 @@ void words.init({
 
 /**
  * The report as a printable document on US letter paper.
- * @param photos bytes in the order of the report's photos; `null` where one has not arrived
+ * @param photos JPEGs in the order of the report's photos; `null` where one has not arrived or is none
  */
 export function reportPdf(
   report: SharedReport,
@@ -136,18 +136,23 @@ export function reportPdf(
         );
     }
   }
-  const shown = report.photos.flatMap((photo, index) => {
-    const bytes = photos[index];
-    return bytes ? [{ photo, bytes }] : [];
-  });
-  if (shown.length > 0) {
+  if (report.photos.length > 0) {
     // A heading never stands alone at the foot of a page.
     if (document.y + PHOTO_WIDTH > document.page.height - MARGIN) document.addPage();
     heading(t('photos'));
-    for (const { photo, bytes } of shown) {
+    for (const [index, photo] of report.photos.entries()) {
+      const bytes = photos[index];
       if (document.y + PHOTO_WIDTH > document.page.height - MARGIN) document.addPage();
       const top = document.y;
-      document.image(bytes, MARGIN, top, { fit: [PHOTO_WIDTH, PHOTO_WIDTH * 0.75] });
+      if (bytes) document.image(bytes, MARGIN, top, { fit: [PHOTO_WIDTH, PHOTO_WIDTH * 0.75] });
+      else {
+        document
+          .rect(MARGIN, top, PHOTO_WIDTH, PHOTO_WIDTH * 0.75)
+          .strokeColor(INK.quiet)
+          .stroke()
+          .fillColor(INK.quiet)
+          .text(t('noPhoto'), MARGIN + 8, top + 8, { width: PHOTO_WIDTH - 16 });
+      }
       document
         .fillColor(INK.walnut)
         .text(

@@ -41,6 +41,17 @@ async function reported(change: object = {}) {
 }
 const open = (token: string) => request(server.app).get(`/api/shared/${token}`);
 
+/** Every key of an answer, at its place; lists count as one of their entries. */
+function keysOf(value: unknown, path = ''): string[] {
+  if (Array.isArray(value)) {
+    return [...new Set(value.flatMap((inner) => keysOf(inner, path)))].sort();
+  }
+  if (typeof value !== 'object' || value === null) return [];
+  return Object.entries(value)
+    .flatMap(([key, inner]) => [`${path}.${key}`, ...keysOf(inner, `${path}.${key}`)])
+    .sort();
+}
+
 describe('a private link', () => {
   it('cannot be guessed, stays the same, and shows only its report', async () => {
     const { agent, id, body, report, token } = await reported();
@@ -61,6 +72,105 @@ describe('a private link', () => {
       'x-robots-tag': 'noindex',
     });
     await open(`${token.slice(0, -1)}x`).expect(404);
+  });
+  it('shows the lawn as it was on its day, and nothing that the page does not', async () => {
+    const { agent, lawnId, zoneId, token } = await reported();
+    const { body: lawn } = await agent.get(`/api/lawns/${lawnId}`);
+    const note = 'gate code 4711, owner is difficult';
+    const pin = {
+      id: randomUUID(),
+      kind: 'hazard',
+      at: { x: 1, y: 1 },
+      note,
+      seenOn: '2026-04-08',
+    };
+    await agent
+      .put(`/api/lawns/${lawnId}`)
+      .send({ ...lawn, name: 'Renamed since', pins: [pin], version: lawn.version })
+      .expect(200);
+    const now = await open(token).expect(200);
+    expect(now.body.lawn).toMatchObject({ name: lawn.name, pins: [] });
+    // Written anew, the report is of today, but for what only the company reads.
+    const { body: second } = await agent.put(`/api/reports/${randomUUID()}`).send({
+      lawnId,
+      date: '2026-04-08',
+      visitId: null,
+      language: 'en',
+      findings: [],
+      assumptions: [],
+      questionIds: [],
+      photoIds: [],
+      expiresOn: '2026-05-08',
+      version: 0,
+    });
+    const shared = await open((second.path as string).split('/').pop()!).expect(200);
+    expect(JSON.stringify(shared.body)).not.toContain('4711');
+    expect(keysOf(shared.body)).toEqual(
+      [
+        '.assumptions',
+        '.company',
+        '.date',
+        '.expiresOn',
+        '.findings',
+        '.language',
+        '.lawn',
+        '.lawn.features',
+        '.lawn.lines',
+        '.lawn.name',
+        '.lawn.northDeg',
+        '.lawn.patches',
+        '.lawn.pins',
+        '.lawn.pins.at',
+        '.lawn.pins.at.x',
+        '.lawn.pins.at.y',
+        '.lawn.pins.id',
+        '.lawn.pins.kind',
+        '.lawn.weedPatches',
+        '.lawn.zones',
+        '.lawn.zones.cutouts',
+        '.lawn.zones.edges',
+        '.lawn.zones.id',
+        '.lawn.zones.measure',
+        '.lawn.zones.measure.cornerSigmaFt',
+        '.lawn.zones.measure.method',
+        '.lawn.zones.name',
+        '.lawn.zones.outline',
+        '.lawn.zones.outline.x',
+        '.lawn.zones.outline.y',
+        '.note',
+        '.photos',
+        '.promised',
+        '.questions',
+        '.technician',
+      ].sort(),
+    );
+    expect(shared.body.lawn.zones[0].id).toBe(zoneId);
+  });
+  it('lies nowhere in clear, is known letter by letter, and is another one once it was taken back', async () => {
+    const { agent, id, body, token } = await reported();
+    const rows = await server.models.reportLinks.findAll({ raw: true });
+    expect(JSON.stringify(rows)).not.toContain(token);
+    for (const other of [token.toLowerCase(), token.toUpperCase(), `${token}%20`]) {
+      if (other !== token) await open(other).expect(404);
+    }
+    await agent
+      .put(`/api/reports/${id}`)
+      .send({ ...body, revokedOn: '2026-04-08', version: 1 })
+      .expect(200);
+    await open(token).expect(404);
+    const again = await agent
+      .put(`/api/reports/${id}`)
+      .send({ ...body, revokedOn: null, version: 2 })
+      .expect(200);
+    await open(token).expect(404);
+    await open((again.body.path as string).split('/').pop()!).expect(200);
+  });
+  it('stays open for 400 days at most', async () => {
+    const { agent, id, body } = await reported({ expiresOn: '2027-05-13' });
+    const late = await agent
+      .put(`/api/reports/${id}`)
+      .send({ ...body, expiresOn: '2027-05-14', version: 1 });
+    expect([late.status, late.body.error.path]).toEqual([422, ['expiresOn']]);
   });
   it('ends on its day and when it is taken back', async () => {
     const expired = await reported({ expiresOn: '2026-04-07' });

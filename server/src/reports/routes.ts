@@ -3,7 +3,7 @@ import { Router } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { HttpFailure } from '../http/failure';
 import { bodyOf } from '../http/input';
-import { reportPdf } from './reportPdf';
+import { PdfPress } from './pdfPress';
 import type { ReportService } from './service';
 
 const MINUTE_MS = 60_000;
@@ -12,6 +12,7 @@ const MOST_PER_MINUTE = 120;
 /** What the holder of a private link may do; no session is needed. */
 export function sharedReportRoutes(reports: ReportService): Router {
   const router = Router();
+  const press = new PdfPress();
   router.use(
     rateLimit({
       windowMs: MINUTE_MS,
@@ -44,12 +45,13 @@ export function sharedReportRoutes(reports: ReportService): Router {
     const photos = await Promise.all(
       report.photos.map(({ id }) => reports.photo(request.params.token, id).catch(() => null)),
     );
-    response.type('application/pdf');
-    response.setHeader('content-disposition', `inline; filename="report-${report.date}.pdf"`);
-    reportPdf(
+    const pdf = await press.print(
       report,
       photos.map((photo) => photo?.bytes ?? null),
-    ).pipe(response);
+    );
+    response.type('application/pdf');
+    response.setHeader('content-disposition', `inline; filename="report-${report.date}.pdf"`);
+    response.send(pdf);
   });
   return router;
 }

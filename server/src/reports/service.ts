@@ -1,9 +1,10 @@
-import { randomBytes } from 'node:crypto';
 import {
   answerChoices,
   applyAnswers,
+  daysBetween,
   lawnBodySchema,
   reportBodySchema,
+  sharedReportSchema,
   type FactChange,
   type LawnBody,
   type ReportAnswers,
@@ -14,13 +15,15 @@ import {
 } from '@alfombra/core';
 import type { CompanyService } from '../companies/service';
 import type { LawnDocumentOptions } from '../documents/lawnDocumentRoutes';
-import type { DocumentStore, Stored } from '../documents/store';
+import { plainDocument, type DocumentStore, type Stored } from '../documents/store';
 import { HttpFailure } from '../http/failure';
 import type { Models } from '../models';
 import type { PhotoService } from '../photos/service';
+import type { LinkTokens } from './linkTokens';
+import type { ReportLinkRow, ReportSnapshot } from './model';
 
-/** 32 random bytes: 256 bits nobody guesses. */
-const TOKEN_BYTES = 32;
+/** Longest that a link may stay open, days. */
+const MOST_DAYS_OPEN = 400;
 
 export class ReportService {
   constructor(
@@ -30,6 +33,7 @@ export class ReportService {
     private readonly visits: DocumentStore<VisitBody>,
     private readonly photos: PhotoService,
     private readonly companies: CompanyService,
+    private readonly tokens: LinkTokens,
   ) {}
 
   resource(): LawnDocumentOptions<ReportBody> {
@@ -37,30 +41,84 @@ export class ReportService {
       store: this.store,
       lawns: this.lawns,
       schema: reportBodySchema,
-      present: ({ companyId }, stored) => this.present(companyId, stored),
+      check: async ({ companyId }, _id, { expiresOn }) => {
+        const { today } = await this.companies.get(companyId);
+        if (daysBetween(today, expiresOn) > MOST_DAYS_OPEN) {
+          throw new HttpFailure(
+            'bad-input',
+            `a link stays open for ${MOST_DAYS_OPEN} days at most`,
+            ['expiresOn'],
+          );
+        }
+      },
+      present: ({ companyId }, _lawnId, list) => this.present(companyId, list),
     };
   }
 
-  async present(
-    companyId: string,
-    { id, version, body }: Stored<ReportBody>,
-  ): Promise<VisitReport> {
-    return { ...body, id, version, path: `/report/${await this.tokenOf(companyId, id)}` };
+  /** Reports with their links; a revoked one has none, and a new one if it is opened again. */
+  async present(companyId: string, list: readonly Stored<ReportBody>[]): Promise<VisitReport[]> {
+    const rows = await this.models.reportLinks.findAll({
+      where: { reportId: list.map(({ id }) => id) },
+      attributes: ['reportId', 'nonce', 'shownVersion'],
+    });
+    const links = new Map(rows.map((row) => [row.reportId, row]));
+    const presented: VisitReport[] = [];
+    for (const stored of list) {
+      const nonce = await this.linked(companyId, stored, links.get(stored.id));
+      const path = nonce === null ? '' : `/report/${this.tokens.token(stored.id, nonce)}`;
+      presented.push({ ...plainDocument(stored), path });
+    }
+    return presented;
   }
 
-  /** The link's token, made when the report first leaves the server. */
-  private async tokenOf(companyId: string, reportId: string): Promise<string> {
-    const [row] = await this.models.reportLinks.findOrCreate({
-      where: { reportId },
-      defaults: { token: randomBytes(TOKEN_BYTES).toString('base64url'), reportId, companyId },
+  /**
+   * Sees to it that an open report has a link to what it showed on its day, and a revoked one none.
+   * @returns what its token is made from
+   */
+  private async linked(
+    companyId: string,
+    { id, version, body }: Stored<ReportBody>,
+    row: Pick<ReportLinkRow, 'nonce' | 'shownVersion'> | undefined,
+  ): Promise<string | null> {
+    if (body.revokedOn) {
+      if (row) await this.models.reportLinks.destroy({ where: { reportId: id } });
+      return null;
+    }
+    if (row?.shownVersion === version) return row.nonce;
+    const nonce = row?.nonce ?? this.tokens.newNonce();
+    await this.models.reportLinks.upsert({
+      reportId: id,
+      companyId,
+      nonce,
+      tokenHash: this.tokens.hash(this.tokens.token(id, nonce)),
+      shown: await this.snapshot(companyId, body),
+      shownVersion: version,
     });
-    return row.token;
+    return nonce;
+  }
+
+  private async snapshot(companyId: string, report: ReportBody): Promise<ReportSnapshot> {
+    const [company, stored, visit] = await Promise.all([
+      this.companies.get(companyId),
+      this.lawns.get(companyId, report.lawnId),
+      report.visitId ? this.visits.get(companyId, report.visitId).catch(() => null) : null,
+    ]);
+    const lawn = lawnBodySchema.parse(stored.body);
+    return {
+      company: company.name,
+      technician: visit?.body.technician ?? null,
+      // The schema leaves out what the page does not show.
+      lawn: sharedReportSchema.shape.lawn.parse(lawn),
+      questions: lawn.questions.filter(({ id }) => report.questionIds.includes(id)),
+    };
   }
 
   /** @throws HttpFailure `not-found` for a link that was never given, was revoked or has expired */
   private async open(token: string) {
     const gone = new HttpFailure('not-found', 'This link is not valid any more.');
-    const link = await this.models.reportLinks.findOne({ where: { token } });
+    const link = await this.models.reportLinks.findOne({
+      where: { tokenHash: this.tokens.hash(token) },
+    });
     if (!link) throw gone;
     const company = await this.companies.get(link.companyId);
     const report = await this.store.get(link.companyId, link.reportId);
@@ -69,32 +127,28 @@ export class ReportService {
     return {
       company,
       report: report.body,
+      shown: link.shown,
       lawn: { ...lawn, body: lawnBodySchema.parse(lawn.body) },
     };
   }
 
+  /** The report as it was written; only what the customer has answered since is of today. */
   async shared(token: string): Promise<SharedReport> {
-    const { company, report, lawn } = await this.open(token);
-    const visit = report.visitId
-      ? await this.visits.get(company.id, report.visitId).catch(() => null)
-      : null;
-    const { name, zones, features, patches, pins, lines, weedPatches, northDeg, questions } =
-      lawn.body;
+    const { company, report, shown, lawn } = await this.open(token);
     const photos = (await this.photos.store.list(company.id, lawn.id)).filter(({ id }) =>
       report.photoIds.includes(id),
     );
+    const now = new Map(lawn.body.questions.map((question) => [question.id, question]));
     return {
-      company: company.name,
+      ...shown,
+      questions: shown.questions.map((question) => now.get(question.id) ?? question),
       language: report.language,
       date: report.date,
       expiresOn: report.expiresOn,
-      technician: visit?.body.technician ?? null,
-      lawn: { name, zones, features, patches, pins, lines, weedPatches, northDeg },
       findings: report.findings,
       assumptions: report.assumptions,
       note: report.note ?? '',
       promised: report.promised ?? '',
-      questions: questions.filter(({ id }) => report.questionIds.includes(id)),
       photos: photos.map(({ id, body: { note, date, standIn, at } }) => ({
         id,
         note,

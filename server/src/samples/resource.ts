@@ -1,7 +1,7 @@
 import { soilSampleBodySchema, type LawnBody, type SoilSampleBody } from '@alfombra/core';
 import type { CompanyService } from '../companies/service';
 import type { LawnDocumentOptions } from '../documents/lawnDocumentRoutes';
-import type { DocumentStore } from '../documents/store';
+import { plainDocument, type DocumentStore } from '../documents/store';
 import { HttpFailure } from '../http/failure';
 import type { SoilLaboratory } from '../standins/soilLaboratory';
 
@@ -20,7 +20,7 @@ export function sampleResource(
     lawns,
     schema: soilSampleBodySchema,
     check: async ({ companyId }, id, sample) => {
-      const [{ body }, { today }, others] = await Promise.all([
+      const [{ body }, company, others] = await Promise.all([
         lawns.get(companyId, sample.lawnId),
         companies.get(companyId),
         store.list(companyId),
@@ -28,6 +28,7 @@ export function sampleResource(
       if (!body.zones.some((zone) => zone.id === sample.zoneId)) {
         throw new HttpFailure('bad-input', 'this lawn has no such zone', ['zoneId']);
       }
+      const today = companies.dayAt(company, body);
       if (sample.date > today) {
         throw new HttpFailure('bad-input', `the day is after today (${today})`, ['date']);
       }
@@ -38,9 +39,12 @@ export function sampleResource(
         throw new HttpFailure('bad-input', `bag ${sample.bagId} is there already`, ['bagId']);
       }
     },
-    present: async ({ companyId }, { id, version, body }) => {
+    present: async ({ companyId }, _lawnId, list) => {
       const { today } = await companies.get(companyId);
-      return { ...body, report: body.report ?? laboratory.reportOn(body, today), id, version };
+      return list.map((stored) => ({
+        ...plainDocument(stored),
+        report: stored.body.report ?? laboratory.reportOn(stored.body, today),
+      }));
     },
   };
 }

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import {
   type ApplicationRecordBody,
   DIGEST_LETTERS,
+  lawnBodySchema,
   TAKE_ALONG_GROUPS,
   takenSchema,
   type Company,
@@ -19,7 +20,7 @@ import { judgeRecord } from '@alfombra/core/judging';
 import { Router } from 'express';
 import type { CompanyService } from '../companies/service';
 import { presentCustomer } from '../customers/routes';
-import type { DocumentStore } from '../documents/store';
+import type { DocumentStore, Stored } from '../documents/store';
 import { whoIs } from '../http/whoIs';
 import { byLawn, presentLawn, type LawnService } from '../lawns/service';
 import type { PhotoService } from '../photos/service';
@@ -83,38 +84,50 @@ async function everything(parts: TakeAlongParts, company: Company): Promise<Ever
     id,
     version,
   });
-  // Not through each resource's own `present`: that would ask the database again for every row.
-  const files: LawnFile[] = await Promise.all(
-    lawns.map(async (lawn) => {
-      const done = (records.get(lawn.id) ?? []).map(plain);
-      const bags = (samples.get(lawn.id) ?? []).map((sample) => ({
-        ...plain(sample),
-        report: sample.body.report ?? parts.laboratory.reportOn(sample.body, company.today),
-      }));
-      return {
-        lawn: presentLawn(lawn),
-        visits: (visits.get(lawn.id) ?? []).map(plain),
-        records: done.map((record) => ({
-          ...record,
-          findings: judgeRecord(record, lawn.body, done, company.policy, bags),
-        })),
-        readings: (readings.get(lawn.id) ?? []).map(plain),
-        samples: bags,
-        photos: await Promise.all(
-          (photos.get(lawn.id) ?? []).map((photo) => parts.photos.present(photo)),
-        ),
-        reports: await Promise.all(
-          (reports.get(lawn.id) ?? []).map((report) => parts.reports.present(company.id, report)),
-        ),
-      };
-    }),
-  );
+  const listed = <Body>(by: ReadonlyMap<string, Stored<Body>[]>) => [...by.values()].flat();
+  const [pictures, links] = await Promise.all([
+    parts.photos.present(listed(photos)).then(byId),
+    parts.reports.present(company.id, listed(reports)).then(byId),
+  ]);
   const weather: Record<string, WeatherBundle> = {};
   for (const stationId of new Set(lawns.map(({ body }) => body.stationId))) {
-    weather[stationId] = await parts.weather.bundle(company.id, stationId, company.today);
+    if (parts.weather.has(stationId)) {
+      weather[stationId] = await parts.weather.bundle(company.id, stationId, company.today);
+    }
+  }
+  // Not through each resource's own `present`: that would ask the database again for every lawn.
+  const files: LawnFile[] = [];
+  for (const lawn of lawns) {
+    // A lawn that cannot be read is marked on the list; the others are taken along.
+    if (!lawnBodySchema.safeParse(lawn.body).success) continue;
+    const done = (records.get(lawn.id) ?? []).map(plain);
+    const bags = (samples.get(lawn.id) ?? []).map((sample) => ({
+      ...plain(sample),
+      report: sample.body.report ?? parts.laboratory.reportOn(sample.body, company.today),
+    }));
+    files.push({
+      lawn: presentLawn(lawn),
+      visits: (visits.get(lawn.id) ?? []).map(plain),
+      records: done.map((record) => ({
+        ...record,
+        findings: judgeRecord(record, lawn.body, done, company.policy, bags),
+      })),
+      readings: (readings.get(lawn.id) ?? []).map(plain),
+      samples: bags,
+      photos: (photos.get(lawn.id) ?? []).map(({ id }) => pictures.get(id)!),
+      reports: (reports.get(lawn.id) ?? []).map(({ id }) => links.get(id)!),
+    });
+    // Everybody else's requests come in between.
+    if (files.length % AT_ONCE === 0) await new Promise((resume) => setImmediate(resume));
   }
   return { company, customers: customers.map(presentCustomer), files, weather };
 }
+
+const byId = <Row extends { id: string }>(rows: readonly Row[]): Map<string, Row> =>
+  new Map(rows.map((row) => [row.id, row]));
+
+/** Lawns put together without a pause. */
+const AT_ONCE = 20;
 
 const digest = (text: string): string =>
   createHash('sha256').update(text).digest('base64url').slice(0, DIGEST_LETTERS);

@@ -1,6 +1,6 @@
 import { visitBodySchema, type LawnBody, type VisitBody } from '@alfombra/core';
 import type { LawnDocumentOptions } from '../documents/lawnDocumentRoutes';
-import type { DocumentStore } from '../documents/store';
+import { plainDocument, type DocumentStore } from '../documents/store';
 import { HttpFailure } from '../http/failure';
 
 /** Visits: each look must be at a zone, and a patch, that the lawn has. */
@@ -31,6 +31,6 @@ export function visitResource(
         }
       });
     },
-    present: (_who, { id, version, body }) => Promise.resolve({ ...body, id, version }),
+    present: (_who, _lawnId, list) => Promise.resolve(list.map(plainDocument)),
   };
 }

@@ -24,6 +24,10 @@ export class WeatherService {
     private readonly stations: ReadonlyMap<string, WeatherStation>,
   ) {}
 
+  has(stationId: string): boolean {
+    return this.stations.has(stationId);
+  }
+
   private station(stationId: string): WeatherStation {
     const station = this.stations.get(stationId);
     if (!station) throw new HttpFailure('not-found', 'There is no such weather station.');

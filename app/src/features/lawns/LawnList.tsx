@@ -28,6 +28,7 @@ import { useMiniSearch } from './useMiniSearch';
 const ROW_PX = 108;
 
 function dueLine(t: TFunction, lawn: LawnSummary): string {
+  if (lawn.fault) return t('lawns.fault', { why: lawn.fault });
   const first = [...lawn.due].sort((a, b) => (a.closes < b.closes ? -1 : 1))[0];
   if (first) {
     const line = t('lawns.dueUntil', {

@@ -1,4 +1,4 @@
-import { patchSchema, type Patch, type Point } from '@alfombra/core';
+import { patchSchema, type Patch, type Point, type LocalDate } from '@alfombra/core';
 import { z } from 'zod';
 import { figure, numberText } from '@/ui';
 
@@ -22,7 +22,7 @@ export interface NewPatch {
   id: string;
   number: number;
   centre: Point;
-  seenOn: string;
+  seenOn: LocalDate;
 }
 
 /** A place that is there already, or one that was just pressed. */

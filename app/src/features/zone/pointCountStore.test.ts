@@ -1,6 +1,9 @@
+import { personIs } from '@/state/person';
 import { pointCountOf, usePointCount } from './pointCountStore';
 
 const store = () => usePointCount.getState();
+beforeAll(() => void personIs('me'));
+
 beforeEach(() => store().clear('zone'));
 
 it('counts hits and points, and takes the last one back', () => {
@@ -20,7 +23,7 @@ it('is nothing until a point was taken, and counts each zone apart', () => {
 
 it('is on the device at once', () => {
   store().tap('zone', true);
-  const kept = JSON.parse(localStorage.getItem('alfombra-point-counts')!) as {
+  const kept = JSON.parse(localStorage.getItem('alfombra-point-counts@me')!) as {
     state: { counts: Record<string, { hits: number }> };
   };
   expect(kept.state.counts.zone?.hits).toBe(1);

@@ -5,7 +5,7 @@ import {
   type PlanContent,
   type PlanWords,
 } from '@alfombra/core/drawing';
-import type { Patch, Point, Zone } from '@alfombra/core';
+import type { Patch, Point, ZoneShape } from '@alfombra/core';
 import { useMemo, useRef, useState, type MouseEvent, type ReactNode } from 'react';
 import { View } from 'react-native';
 import Svg from 'react-native-svg';
@@ -21,7 +21,7 @@ const MARK_AWAY_PX = 16;
 /** What of a plan a press found. */
 export interface PlanPress {
   at: Point;
-  zone: Zone | null;
+  zone: ZoneShape | null;
   patch: Pick<Patch, 'id'> | null;
 }
 
