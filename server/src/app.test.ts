@@ -121,7 +121,7 @@ describe('the company', () => {
         materials: [{ kind: 'herbicide', slug: 'threeway-amine', amount: 1, unit: 'fl-oz' }],
         carrierGal: 1,
         weather: { airF: 70, windMph: 5, windFrom: 'W', sky: 'clear' },
-        applicator: 'Somebody',
+        applicator: 'Test Person',
         licence: 'T-1',
       })
       .expect(200);

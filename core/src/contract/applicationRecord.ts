@@ -8,6 +8,9 @@ const clockTime = z
   .max(5)
   .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time as HH:MM');
 
+/** Who may have applied something. */
+export const APPLICATOR_KINDS = ['member', 'customer', 'other-firm', 'unknown'] as const;
+
 /** An application as it was done: what the law commonly asks to be written down. */
 export const applicationRecordBodySchema = z
   .object({
@@ -27,8 +30,17 @@ export const applicationRecordBodySchema = z
       windFrom: z.enum(['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW', 'calm']),
       sky: z.enum(['clear', 'part-cloudy', 'overcast', 'rain']),
     }),
-    applicator: z.string().trim().min(1, 'name the applicator').max(120),
-    licence: z.string().trim().min(1, 'enter the licence number').max(60),
+    /** Whose hands: a member of the company, or somebody whose work is only noted here. */
+    applicatorKind: z.enum(APPLICATOR_KINDS).default('member'),
+    applicatorId: z.uuid().nullable().default(null),
+    /** The name; of a member as the company has it. */
+    applicator: z.string().trim().max(120),
+    licence: z.string().trim().max(60),
+    /** Who wrote it down: always the session's person, whatever a body says. */
+    enteredBy: z
+      .object({ id: z.uuid(), name: z.string().max(120) })
+      .nullable()
+      .default(null),
     targets: z.array(slugSchema).max(60).default([]),
     /** Pace of the calibration and the pace walked, mph; `null` where nobody timed it. */
     calibratedMph: z.number().min(0.3).max(12).nullable().default(null),
@@ -38,6 +50,14 @@ export const applicationRecordBodySchema = z
     note: z.string().max(2000).default(''),
   })
   .superRefine((record, context) => {
+    if (record.applicatorKind === 'member') {
+      for (const [path, message] of [
+        ['applicator', 'name the applicator'],
+        ['licence', 'enter the licence number'],
+      ] as const) {
+        if (record[path] === '') context.addIssue({ code: 'custom', path: [path], message });
+      }
+    }
     if (record.end < record.start) {
       context.addIssue({ code: 'custom', path: ['end'], message: 'the end is before the start' });
     }

@@ -19,6 +19,8 @@ export const companySchema = z.object({
   version: z.number().int(),
   /** Where the company works, by its name in the IANA database. */
   timeZone: z.string().default('UTC'),
+  /** Who works here; a license goes into the records. */
+  members: z.array(z.object({ id: z.uuid(), name: z.string(), licence: z.string() })).default([]),
   /** The company's local day, from its clock. */
   today: localDateSchema,
 });

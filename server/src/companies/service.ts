@@ -53,7 +53,13 @@ export class CompanyService {
     return row;
   }
 
-  private present({ id, name, demo, clock, policy, version }: CompanyRow): Company {
+  private async present(row: CompanyRow): Promise<Company> {
+    const { id, name, demo, clock, policy, version } = row;
+    const users = await this.models.users.findAll({
+      where: { companyId: id },
+      attributes: ['id', 'name', 'licence'],
+      order: [['name', 'ASC']],
+    });
     const today = clock.kind === 'fixed' ? clock.date : dayIn(this.now(), SERVER_ZONE);
     return {
       id,
@@ -64,6 +70,7 @@ export class CompanyService {
       policy: policySchema.parse(policy),
       version,
       timeZone: SERVER_ZONE,
+      members: users.map((user) => ({ id: user.id, name: user.name, licence: user.licence })),
       today,
     };
   }

@@ -524,8 +524,11 @@ function fallFeeding(
     paceMph: null,
     bloom: null,
     weather: { airF: 63, windMph: 5, windFrom: 'W', sky: 'part-cloudy' },
+    applicatorKind: 'member',
+    applicatorId: demoId(1, 1),
     applicator: 'Juno Marlowick',
     licence: 'DEMO-0417',
+    enteredBy: { id: demoId(1, 1), name: 'Juno Marlowick' },
     targets: [],
     note: '',
   };

@@ -17,6 +17,8 @@ export interface LawnDocumentOptions<Body extends OfLawn> {
   schema: z.ZodType<Body>;
   /** Extra judgement of a body before it is written. */
   check?: (who: SignedIn, id: string, body: Body) => Promise<void>;
+  /** What is kept of a body: what only the server knows goes in. */
+  complete?: (who: SignedIn, id: string, body: Body) => Promise<Body>;
   /** How stored documents of one lawn leave the server, all at once: a list asks no more than one does. */
   present: (who: SignedIn, lawnId: string, stored: readonly Stored<Body>[]) => Promise<object[]>;
 }
@@ -34,7 +36,8 @@ export function lawnDocumentRoutes<Body extends OfLawn>(
     const body = rest as unknown as Body;
     await options.lawns.get(who.companyId, body.lawnId);
     await options.check?.(who, id, body);
-    const stored = await options.store.put(who.companyId, id, version, body, {
+    const kept = (await options.complete?.(who, id, body)) ?? body;
+    const stored = await options.store.put(who.companyId, id, version, kept, {
       lawnId: body.lawnId,
       date: body.date,
       writeId: writeIdOf(request),

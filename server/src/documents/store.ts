@@ -46,9 +46,15 @@ export class DocumentStore<Body extends object> {
 
   /** @throws HttpFailure `not-found` */
   async get(companyId: string, id: string): Promise<Stored<Body>> {
+    const found = await this.find(companyId, id);
+    if (!found) throw new HttpFailure('not-found', `There is no such ${this.noun}.`);
+    return found;
+  }
+
+  /** The document, or `null` when the company has none of this id. */
+  async find(companyId: string, id: string): Promise<Stored<Body> | null> {
     const row = await this.model.findOne({ where: { id, companyId } });
-    if (!row) throw new HttpFailure('not-found', `There is no such ${this.noun}.`);
-    return stored<Body>(row);
+    return row && stored<Body>(row);
   }
 
   /** Documents of a company, latest day first where they have one. */

@@ -1,12 +1,20 @@
 import { randomUUID } from 'node:crypto';
-import { lawnBody, signedInCompany, testServer, type TestServer } from '../../test/testServer';
+import request from 'supertest';
+import { hashPassword } from '../sessions/password';
+import {
+  lawnBody,
+  PASSWORD,
+  signedInCompany,
+  testServer,
+  type TestServer,
+} from '../../test/testServer';
 
 let server: TestServer;
 beforeAll(async () => (server = await testServer()));
 afterAll(() => server.close());
 
 async function setUp() {
-  const { agent } = await signedInCompany(server);
+  const { agent, companyId } = await signedInCompany(server);
   const lawnId = randomUUID();
   const zoneId = randomUUID();
   await agent
@@ -31,8 +39,68 @@ async function setUp() {
     version: 0,
     ...fields,
   });
-  return { agent, lawnId, record };
+  return { agent, companyId, lawnId, record };
 }
+
+describe('who', () => {
+  /** A colleague in the same company, signed in. */
+  async function colleague(companyId: string, licence: string) {
+    const email = `${randomUUID()}@test.example`;
+    const id = randomUUID();
+    await server.models.users.create({
+      id,
+      companyId,
+      name: `Colleague ${licence}`,
+      email,
+      role: 'technician',
+      licence,
+      passwordHash: await hashPassword(PASSWORD),
+    });
+    const agent = request.agent(server.app);
+    await agent.post('/api/session').send({ email, password: PASSWORD }).expect(200);
+    return { agent, id };
+  }
+  it('entered it is the session’s person, and nobody else writes over it or moves it', async () => {
+    const { agent, companyId, record, lawnId } = await setUp();
+    const other = await colleague(companyId, 'T-2');
+    const id = randomUUID();
+    const forged = { id: other.id, name: 'Somebody else' };
+    const kept = await agent.put(`/api/records/${id}`).send(record({ enteredBy: forged }));
+    expect(kept.body.enteredBy).toMatchObject({ name: 'Test Person' });
+    const foreign = await other.agent
+      .put(`/api/records/${id}`)
+      .send(record({ areaFt2: 1, version: 1 }));
+    expect([foreign.status, foreign.body.error.code]).toEqual([403, 'not-allowed']);
+    const elsewhere = randomUUID();
+    const zoneId = randomUUID();
+    await agent
+      .put(`/api/lawns/${elsewhere}`)
+      .send({ ...lawnBody(zoneId), version: 0 })
+      .expect(200);
+    const moved = await agent
+      .put(`/api/records/${id}`)
+      .send(record({ lawnId: elsewhere, zoneId, version: 1 }));
+    expect([moved.status, moved.body.error.path]).toEqual([422, ['lawnId']]);
+    const own = await agent.put(`/api/records/${id}`).send(record({ areaFt2: 2900, version: 1 }));
+    expect([own.status, own.body.enteredBy.name]).toEqual([200, 'Test Person']);
+    expect((await agent.get(`/api/lawns/${lawnId}/records`)).body[0].areaFt2).toBe(2900);
+  });
+  it('applied it is a licensed member as the company has them, or said to be a stranger', async () => {
+    const { agent, companyId, record } = await setUp();
+    const other = await colleague(companyId, 'T-2');
+    const unlicensed = await colleague(companyId, '');
+    const put = (fields: object) =>
+      agent.put(`/api/records/${randomUUID()}`).send(record({ ...fields }));
+    const theirs = await put({ applicatorId: other.id, applicator: 'X', licence: 'FAKE-999' });
+    expect(theirs.body).toMatchObject({ applicator: 'Colleague T-2', licence: 'T-2' });
+    const fake = await put({ licence: 'FAKE-999' });
+    expect([fake.status, fake.body.error.path]).toEqual([422, ['applicator']]);
+    const none = await put({ applicatorId: unlicensed.id });
+    expect(none.status).toBe(422);
+    const stranger = await put({ applicatorKind: 'customer', applicator: '', licence: '' });
+    expect(stranger.body).toMatchObject({ applicatorKind: 'customer', applicatorId: null });
+  });
+});
 
 it('keeps a record within the limits without a word', async () => {
   const { agent, record, lawnId } = await setUp();

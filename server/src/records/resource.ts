@@ -21,6 +21,24 @@ export function recordResource(
   companies: CompanyService,
   samples: { store: DocumentStore<SoilSampleBody>; laboratory: SoilLaboratory },
 ): LawnDocumentOptions<ApplicationRecordBody> {
+  /** Name and license of a member are the company's own, not what a body says. */
+  const applicatorOf = async (
+    companyId: string,
+    { applicatorKind, applicatorId, applicator, licence }: ApplicationRecordBody,
+  ) => {
+    if (applicatorKind !== 'member') return { applicatorId: null };
+    const { members } = await companies.get(companyId);
+    const member = members.find(
+      ({ id, name, licence: own }) =>
+        id === applicatorId || (applicatorId === null && name === applicator && own === licence),
+    );
+    if (!member?.licence) {
+      throw new HttpFailure('bad-input', 'nobody of the company has this name and license', [
+        'applicator',
+      ]);
+    }
+    return { applicatorId: member.id, applicator: member.name, licence: member.licence };
+  };
   return {
     store,
     lawns,
@@ -37,6 +55,24 @@ export function recordResource(
       if (record.date > today) {
         throw new HttpFailure('bad-input', `the day is after today (${today})`, ['date']);
       }
+    },
+    complete: async ({ user, companyId }, id, record) => {
+      const before = await store.find(companyId, id);
+      const writer = before?.body.enteredBy;
+      if (writer && writer.id !== user.id) {
+        throw new HttpFailure(
+          'not-allowed',
+          `${writer.name} entered this record; it stands as it is.`,
+        );
+      }
+      if (before && before.body.lawnId !== record.lawnId) {
+        throw new HttpFailure('bad-input', 'a record stays with its lawn', ['lawnId']);
+      }
+      return {
+        ...record,
+        ...(await applicatorOf(companyId, record)),
+        enteredBy: writer ?? { id: user.id, name: user.name },
+      };
     },
     present: async ({ companyId }, lawnId, list) => {
       if (list.length === 0) return [];

@@ -1,4 +1,6 @@
+import { randomUUID } from 'node:crypto';
 import request from 'supertest';
+import { createApp } from '../app';
 import { PASSWORD, signedInCompany, testServer, type TestServer } from '../../test/testServer';
 import { hashPassword, passwordMatches } from './password';
 
@@ -71,3 +73,81 @@ it('stops guessing after ten tries, for that address only', async () => {
   expect(stopped.body.error.code).toBe('too-many-tries');
   expect((await guess('somebody-else@test.example')).status).toBe(401);
 });
+
+it('stops one address that tries a password on many accounts', async () => {
+  const app = appBehind(1);
+  const guess = (address: string) =>
+    request(app)
+      .post('/api/session')
+      .set('x-forwarded-for', address)
+      .send({ email: `${randomUUID()}@test.example`, password: 'guess' });
+  const answers = [];
+  for (let i = 0; i < 60; i += 1) answers.push((await guess('198.51.100.7')).status);
+  expect(new Set(answers)).toEqual(new Set([401]));
+  expect((await guess('198.51.100.7')).status).toBe(429);
+  expect((await guess('198.51.100.8')).status).toBe(401);
+}, 60_000);
+
+it('lets nobody shut out the person of an account from elsewhere', async () => {
+  const { email } = await signedInCompany(server);
+  const app = appBehind(1);
+  const attempt = (host: number, password: string) =>
+    request(app)
+      .post('/api/session')
+      .set('x-forwarded-for', `198.51.100.${host}`)
+      .send({ email, password });
+  await Promise.all(Array.from({ length: 40 }, (_, host) => attempt(host, 'guess')));
+  expect((await attempt(200, PASSWORD)).status).toBe(200);
+}, 60_000);
+
+it('believes no address that a stranger writes into a header', async () => {
+  const { email } = await signedInCompany(server);
+  const app = appBehind(0);
+  const statuses = [];
+  for (let host = 0; host < 11; host += 1) {
+    statuses.push(
+      (
+        await request(app)
+          .post('/api/session')
+          .set('x-forwarded-for', `198.51.100.${host}`)
+          .send({ email, password: 'guess' })
+      ).status,
+    );
+  }
+  expect(statuses.pop()).toBe(429);
+});
+
+it('ends who was signed in on a device before, and takes work from its writer only', async () => {
+  const [one, two] = await Promise.all([signedInCompany(server), signedInCompany(server)]);
+  const signIn = (email: string, cookie = '') =>
+    request(server.app)
+      .post('/api/session')
+      .set('cookie', cookie)
+      .send({ email, password: PASSWORD });
+  const first = await signIn(one.email);
+  const cookie = String(first.headers['set-cookie']).split(';')[0] ?? '';
+  await request(server.app).get('/api/session').set('cookie', cookie).expect(200);
+  await signIn(two.email, cookie);
+  await request(server.app).get('/api/session').set('cookie', cookie).expect(401);
+  const foreign = await two.agent.get('/api/lawns').set('alfombra-writer', first.body.id);
+  expect([foreign.status, foreign.body.error.code]).toEqual([401, 'signed-out']);
+});
+
+it('has answers kept by nobody on the way, and says so over HTTPS for good', async () => {
+  const answer = await request(server.app).get('/api/session');
+  expect(answer.headers['cache-control']).toBe('no-store');
+  expect(answer.headers['strict-transport-security']).toBeUndefined();
+  const secure = createApp(server.models, { ...CONFIG, secureCookie: true });
+  expect((await request(secure).get('/api/session')).headers['strict-transport-security']).toMatch(
+    /max-age=\d{8}/,
+  );
+});
+
+const CONFIG = {
+  logLevel: 'silent',
+  web: undefined,
+  secureCookie: false,
+  key: 'a key of the tests alone',
+};
+/** The same server, so many proxies behind. */
+const appBehind = (proxies: number) => createApp(server.models, { ...CONFIG, proxies });

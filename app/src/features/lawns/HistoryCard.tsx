@@ -95,8 +95,19 @@ function RecordPaper({ lawn, record }: { lawn: Lawn; record: ApplicationRecord }
     [t('record.air'), `${number(record.weather.airF)} °F`],
     [t('record.wind'), `${number(record.weather.windMph)} mph ${record.weather.windFrom}`],
     [t('record.sky'), t(`record.skies.${record.weather.sky}`)],
-    [t('record.applicator'), record.applicator],
-    [t('record.licence'), record.licence],
+    [
+      t('record.applicator'),
+      [
+        record.applicator,
+        record.applicatorKind === 'member' ? '' : t(`record.stranger.${record.applicatorKind}`),
+      ]
+        .filter(Boolean)
+        .join(', '),
+    ],
+    ...(record.licence ? [[t('record.licence'), record.licence] as [string, string]] : []),
+    ...(record.enteredBy
+      ? [[t('record.enteredBy'), record.enteredBy.name] as [string, string]]
+      : []),
     ...(record.note ? [[t('record.note'), record.note] as [string, string]] : []),
   ];
   return (

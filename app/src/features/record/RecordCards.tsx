@@ -1,19 +1,29 @@
-import type { Control } from 'react-hook-form';
+import { useController, type Control } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { materialName } from '@/features/season/productWords';
 import {
   Card,
+  Failed,
   FormChoices,
   FormField,
   FormNumber,
   FormPicker,
   FormSelect,
   number,
+  SelectField,
   Title,
+  Words,
 } from '@/ui';
 import type { Job } from './job';
-import { AMOUNT_DIGITS, SKIES, WINDS, type RecordDraft } from './recordDraft';
+import {
+  AMOUNT_DIGITS,
+  SKIES,
+  STRANGERS,
+  WINDS,
+  type RecordDraft,
+  type RecordSource,
+} from './recordDraft';
 
 interface OfRecord {
   // eslint-disable-next-line @typescript-eslint/no-explicit-any -- whatever its schema makes of the fields
@@ -157,17 +167,35 @@ export function PaceCard({ control }: OfRecord) {
   );
 }
 
-export function WhoCard({ control }: OfRecord) {
+export function WhoCard({ control, members }: OfRecord & { members: RecordSource['members'] }) {
   const { t } = useTranslation();
+  const { field, fieldState } = useController({ control, name: 'who' });
+  const member = members.find(({ id }) => id === field.value);
   return (
     <Card>
-      <FormField control={control} name="applicator" label={t('record.applicator')} />
-      <FormField
-        control={control}
-        name="licence"
-        label={t('record.licence')}
-        testID="record-licence"
+      <SelectField
+        label={t('record.applicator')}
+        value={field.value}
+        options={[
+          ...members.map(({ id, name }) => ({ value: id, label: name })),
+          ...STRANGERS.map((kind) => ({ value: kind, label: t(`record.stranger.${kind}`) })),
+        ]}
+        onChange={field.onChange}
       />
+      {member ? (
+        <Words tone="second">
+          {member.licence
+            ? t('record.licenceIs', { licence: member.licence })
+            : t('record.unlicensed')}
+        </Words>
+      ) : (
+        <FormField
+          control={control}
+          name="stranger"
+          label={`${t('record.strangerName')} (${t('common.optional')})`}
+        />
+      )}
+      {fieldState.error ? <Failed message={t('record.unlicensed')} /> : null}
       <FormField
         control={control}
         name="note"

@@ -55,8 +55,8 @@ export function RecordForm({
       job,
       lawnId: lawn.id,
       today: company.today,
-      applicator: applicator.name,
-      licence: applicator.licence,
+      applicatorId: applicator.id,
+      members: company.members,
       airF: today?.tmaxF ?? 70,
       windMph: today?.windMph ?? 5,
     };
@@ -114,7 +114,7 @@ export function RecordForm({
       <WhenCard control={control} today={company.today} />
       <WeatherCard control={control} />
       {job.spray ? <PaceCard control={control} /> : null}
-      <WhoCard control={control} />
+      <WhoCard control={control} members={source.members} />
       {preview.length > 0 ? (
         <View className="gap-2">
           <Title>{t('record.preview')}</Title>

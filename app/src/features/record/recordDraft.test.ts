@@ -6,13 +6,14 @@ import {
   type RecordDraft,
 } from './recordDraft';
 
+const MEMBER = '0190a000-0000-7000-8000-00000000000e';
 const PLANNED_OZ = 0.046_6;
 const source = (spray = true) => ({
   recordId: 'r',
   lawnId: 'l',
   today: '2026-04-08',
-  applicator: 'Somebody',
-  licence: 'T-1',
+  applicatorId: MEMBER,
+  members: [{ id: MEMBER, name: 'Somebody', licence: 'T-1' }],
   airF: 72,
   windMph: 5,
   job: {
@@ -78,7 +79,7 @@ it.each([
   [{ end: '08:00' }, 'end', 'record.endBeforeStart'],
   [{ air: '' }, 'air', 'record.required'],
   [{ wind: '-1' }, 'wind', 'record.required'],
-  [{ licence: ' ' }, 'licence', 'record.required'],
+  [{ who: 'who left the company' }, 'who', 'record.unlicensed'],
   [{ pace: '40' }, 'pace', 'record.badPace'],
 ] as const)('%p is pointed at', (fields, field, key) => {
   const { body, errors } = read(fields as Typed);

@@ -18,8 +18,9 @@ export interface RecordSource {
   job: Job;
   lawnId: string;
   today: string;
-  applicator: string;
-  licence: string;
+  /** Who is at it, of the company's people. */
+  applicatorId: string;
+  members: { id: string; name: string; licence: string }[];
   airF: number;
   windMph: number;
 }
@@ -38,6 +39,8 @@ const planned = (value: number | null, digits: number, fault: string) => {
     return z.NEVER;
   });
 };
+
+type Given = Pick<RecordSource, 'job' | 'today' | 'members'>;
 
 const fieldsOf = ({ job, today }: Pick<RecordSource, 'job' | 'today'>) => ({
   area: planned(job.areaFt2, 0, 'record.number'),
@@ -63,8 +66,9 @@ const fieldsOf = ({ job, today }: Pick<RecordSource, 'job' | 'today'>) => ({
   wind: figure('record.required', { from: 0 }),
   windFrom: z.enum(WINDS),
   sky: z.enum(SKIES),
-  applicator: filledIn('record.required'),
-  licence: filledIn('record.required'),
+  /** A member's id, or what kind of stranger. */
+  who: z.string(),
+  stranger: z.string().max(120),
   note: z.string(),
   calibrated: figureOrNone('record.badPace', PACE),
   pace: figureOrNone('record.badPace', PACE),
@@ -75,18 +79,26 @@ type Fields = ReturnType<typeof fieldsOf>;
 export type RecordDraft = z.input<z.ZodObject<Fields>>;
 type RecordRead = z.output<z.ZodObject<Fields>>;
 
+const licensed = (who: string, { members }: Pick<RecordSource, 'members'>): boolean =>
+  members.some(({ id, licence }) => id === who && licence.trim() !== '');
+
 /** The form of one record; a fault is a key of the catalogs. */
-export const recordFormSchema = (source: Pick<RecordSource, 'job' | 'today'>) =>
-  z.object(fieldsOf(source)).refine(({ start, end }) => end >= start, {
-    path: ['end'],
-    error: 'record.endBeforeStart',
-  });
+export const recordFormSchema = (source: Given) =>
+  z
+    .object(fieldsOf(source))
+    .refine(({ who }) => STRANGERS.some((one) => one === who) || licensed(who, source), {
+      path: ['who'],
+      error: 'record.unlicensed',
+    })
+    .refine(({ start, end }) => end >= start, {
+      path: ['end'],
+      error: 'record.endBeforeStart',
+    });
 
 export const recordDraft = ({
   job,
   today,
-  applicator,
-  licence,
+  applicatorId,
   airF,
   windMph,
 }: RecordSource): RecordDraft => ({
@@ -100,8 +112,8 @@ export const recordDraft = ({
   wind: numberText(windMph, 0),
   windFrom: 'W',
   sky: 'part-cloudy',
-  applicator,
-  licence,
+  who: applicatorId,
+  stranger: '',
   note: '',
   calibrated: '',
   pace: '',
@@ -154,10 +166,31 @@ export function judgedDraft(
   return read.success ? judgedOf(read.data, source.job) : null;
 }
 
+/** Strangers whose work is noted here, too. */
+export const STRANGERS = ['customer', 'other-firm', 'unknown'] as const;
+
+/** Whose hands it was; a member is written with their license. */
+function applicatorOf(
+  { who, stranger }: Pick<RecordRead, 'who' | 'stranger'>,
+  members: RecordSource['members'],
+): Pick<ApplicationRecordBody, 'applicatorKind' | 'applicatorId' | 'applicator' | 'licence'> {
+  const kind = STRANGERS.find((one) => one === who);
+  if (kind) {
+    return { applicatorKind: kind, applicatorId: null, applicator: stranger.trim(), licence: '' };
+  }
+  const member = members.find(({ id }) => id === who);
+  return {
+    applicatorKind: 'member',
+    applicatorId: member?.id ?? null,
+    applicator: member?.name ?? '',
+    licence: member?.licence ?? '',
+  };
+}
+
 /** The record that a form without faults becomes. */
 export function recordOf(
   read: RecordRead,
-  { job, lawnId }: Pick<RecordSource, 'job' | 'lawnId'>,
+  { job, lawnId, members }: Pick<RecordSource, 'job' | 'lawnId' | 'members'>,
 ): ApplicationRecordBody {
   const { airF, windMph, ...judged } = judgedOf(read, job);
   return {
@@ -170,8 +203,8 @@ export function recordOf(
     end: read.end,
     carrierGal: read.carrier,
     weather: { airF, windMph, windFrom: read.windFrom, sky: read.sky },
-    applicator: read.applicator,
-    licence: read.licence,
+    ...applicatorOf(read, members),
+    enteredBy: null,
     note: read.note,
   };
 }

@@ -20,7 +20,7 @@ export const PART: Partial<Record<DocumentKind, LawnPart>> = {
 
 /** Fields that the server adds to what was written. */
 export const ADDED: Partial<Record<DocumentKind, readonly string[]>> = {
-  record: ['findings'],
+  record: ['findings', 'enteredBy'],
   photo: ['received'],
   report: ['path'],
 };
