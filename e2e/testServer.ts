@@ -1,5 +1,5 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
-import { rmSync } from 'node:fs';
+import { readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 
@@ -31,6 +31,8 @@ export async function startServer({ reset }: { reset: boolean }): Promise<void> 
         ...process.env,
         ALFOMBRA_PORT: PORT,
         ALFOMBRA_DB_PORT: DB_PORT,
+        ALFOMBRA_DB_PASSWORD: readFileSync(join(DB_DIR, 'password'), 'utf8'),
+        ALFOMBRA_DATA: DB_DIR,
         ALFOMBRA_WEB: join(ROOT, 'app', 'dist'),
       },
       stdio: ['ignore', 'ignore', 'inherit'],

@@ -4,11 +4,15 @@
 set -euo pipefail
 ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
 cd "$ROOT"
+source scripts/lock.sh
 bash scripts/settings.sh
 bash scripts/install.sh npm
 bash scripts/install.sh apt mariadb-server mariadbd
 export ALFOMBRA_PORT="${ALFOMBRA_PORT:-8480}"
-export DB_PORT="${ALFOMBRA_DB_PORT:-33480}"
+export ALFOMBRA_DATA="${ALFOMBRA_DATA:-$ROOT/.data}"
+export DB_PORT="${ALFOMBRA_DB_PORT:-33480}" DB_DIR="$ALFOMBRA_DATA/mariadb"
+take_lock "$ALFOMBRA_DATA" || exit 1
+trap leave_lock EXIT
 METRO_PORT=$((ALFOMBRA_PORT + 1))
 for port in "$ALFOMBRA_PORT" "$METRO_PORT"; do
   if (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; then
@@ -17,14 +21,14 @@ for port in "$ALFOMBRA_PORT" "$METRO_PORT"; do
   fi
 done
 node scripts/web-fonts.mjs >/dev/null
-was="$(bash scripts/database.sh status)"
 bash scripts/database.sh start
 children=()
 end() {
   trap '' INT TERM EXIT
   kill "${children[@]}" 2>/dev/null || true
   wait "${children[@]}" 2>/dev/null || true
-  [ "$was" = running ] || bash scripts/database.sh stop
+  bash scripts/database.sh stop
+  leave_lock
 }
 trap end INT TERM EXIT
 ( cd app && EXPO_OFFLINE=1 EXPO_NO_TELEMETRY=1 exec node ../node_modules/expo/bin/cli start --port "$METRO_PORT" ) &
@@ -34,7 +38,7 @@ until (exec 3<>"/dev/tcp/127.0.0.1/$METRO_PORT") 2>/dev/null; do
   kill -0 "${children[0]}" 2>/dev/null || { echo "Metro did not start." >&2; exit 1; }
   sleep 0.5
 done
-ALFOMBRA_DB_PORT="$DB_PORT" ALFOMBRA_WEB_PROXY="http://localhost:$METRO_PORT" \
+ALFOMBRA_DB_PORT="$DB_PORT" ALFOMBRA_DB_PASSWORD="$(cat "$DB_DIR/password")" ALFOMBRA_WEB_PROXY="http://localhost:$METRO_PORT" \
   node --watch --import tsx server/src/main.ts "$@" &
 children+=($!)
 wait -n "${children[@]}"

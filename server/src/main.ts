@@ -1,4 +1,5 @@
 import { createServer } from 'node:http';
+import pino from 'pino';
 import { createApp } from './app';
 import { readConfig } from './config';
 import { connect } from './database/connect';
@@ -11,16 +12,29 @@ const config = readConfig(process.env);
 const sequelize = connect(config.database);
 const models = defineModels(sequelize);
 
+/** What it was told makes no sense; whoever starts servers need not try again. */
+const HOPELESS = 78;
+/** Something went wrong that nobody saw coming: a fresh process is better than this one. */
+const CRASHED = 70;
+
 const say = (line: string) => process.stdout.write(`${line}\n`);
 const fail = (line: string): never => {
   process.stderr.write(`${line}\n`);
-  process.exit(1);
+  process.exit(HOPELESS);
 };
 
 const applied = await migrate(sequelize);
 if (applied.length > 0) say(`      database schema: ${applied.join(', ')}`);
 const loaded = await loadDemo(models, { reset: process.argv.includes('--reset-demo') });
 say(loaded ? '      demo company loaded' : '      demo company kept as it was left');
+
+const logger = pino({ level: config.logLevel });
+for (const event of ['uncaughtException', 'unhandledRejection'] as const) {
+  process.on(event, (error: unknown) => {
+    logger.fatal({ err: error }, event);
+    process.exit(CRASHED);
+  });
+}
 
 const server = createServer(createApp(models, config));
 server.on('error', (error: NodeJS.ErrnoException) =>

@@ -1,6 +1,6 @@
 /** Starts the tests' own MariaDB: its own port and folder, gone afterwards. */
 const { execFileSync } = require('node:child_process');
-const { rmSync } = require('node:fs');
+const { readFileSync, rmSync } = require('node:fs');
 const { join } = require('node:path');
 
 const ROOT = join(__dirname, '..', '..');
@@ -20,6 +20,7 @@ module.exports = async () => {
   rmSync(settings.DB_DIR, { recursive: true, force: true });
   database('start');
   process.env.ALFOMBRA_TEST_DB_PORT = settings.DB_PORT;
+  process.env.ALFOMBRA_TEST_DB_PASSWORD = readFileSync(join(settings.DB_DIR, 'password'), 'utf8');
 };
 module.exports.stop = () => {
   database('stop');

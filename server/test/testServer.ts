@@ -24,7 +24,7 @@ export async function testServer(): Promise<TestServer> {
     port: Number(process.env.ALFOMBRA_TEST_DB_PORT ?? 33491),
     name: 'alfombra_test',
     user: 'alfombra',
-    password: 'alfombra',
+    password: process.env.ALFOMBRA_TEST_DB_PASSWORD ?? '',
   });
   await migrate(sequelize);
   const models = defineModels(sequelize);
