@@ -54,7 +54,7 @@ writeFileSync(page, html);
 
 // What the service worker sends when the line is back; a file of its own, beside what keeps the app's files.
 await build({
-  entryPoints: ['app/src/workers/backgroundSync.ts'],
+  entryPoints: ['app/src/api/sync/background.worker.ts'],
   outfile: join(DIST, 'background-sync.js'),
   bundle: true,
   minify: true,

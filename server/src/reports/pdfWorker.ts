@@ -11,7 +11,7 @@ export interface PdfQuestion {
 export type PdfAnswer = { pdf: Uint8Array } | { failure: string };
 
 parentPort?.on('message', ({ report, photos }: PdfQuestion) => {
-  buffer(
+  void buffer(
     reportPdf(
       report,
       photos.map((photo) => photo && Buffer.from(photo)),

@@ -1,6 +1,6 @@
 import { isLocalDate, type ApplicationRecordBody, type Material } from '@alfombra/core';
 import { z } from 'zod';
-import { figure, figureOrNone, filledIn, numberText, type NumberText } from '@/ui';
+import { figure, figureOrNone, numberText, type NumberText } from '@/ui';
 import type { Job } from './job';
 
 export const WINDS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW', 'calm'] as const;

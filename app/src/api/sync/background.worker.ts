@@ -1,4 +1,4 @@
-import { BACKGROUND_TAG, openSharedOutbox } from '@/api/sync/sharedOutbox';
+import { BACKGROUND_TAG, openSharedOutbox } from './sharedOutbox';
 
 /** What a service worker gets when the browser has found the line again. */
 interface SyncEvent extends Event {
