@@ -23,7 +23,9 @@ import type { DocumentModel } from './documents/document';
 import { DocumentStore } from './documents/store';
 import { failureHandler, HttpFailure } from './http/failure';
 import { lawnRoutes } from './lawns/routes';
+import { SeasonKeeper } from './lawns/seasonKeeper';
 import { LawnService } from './lawns/service';
+import { SummaryPool } from './lawns/summaryPool';
 import type { Models } from './models';
 import { photoRoutes } from './photos/routes';
 import { PhotoService } from './photos/service';
@@ -90,14 +92,19 @@ export function createApp(
   const companies = new CompanyService(models, now);
   const sessions = new SessionService(models, now);
   const weather = new WeatherService(models, standInStations);
-  const lawns = new LawnService(
-    lawnStore,
-    visitStore,
-    recordStore,
-    readingStore,
-    sampleStore,
+  const seasons = new SeasonKeeper(
+    models,
+    {
+      lawns: lawnStore,
+      visits: visitStore,
+      records: recordStore,
+      readings: readingStore,
+      samples: sampleStore,
+    },
     weather,
+    new SummaryPool(),
   );
+  const lawns = new LawnService(lawnStore, weather, seasons);
   const photos = new PhotoService(models, photoStore, lawnStore, config.photoBytes);
   const reports = new ReportService(
     models,

@@ -1,6 +1,12 @@
 import type { ModelStatic, Sequelize } from 'sequelize';
 import { defineAcceptedWrite, type AcceptedWriteRow } from './documents/acceptedWrite';
 import { defineCompany, type CompanyRow } from './companies/model';
+import {
+  defineLawnSeason,
+  defineSeasonLease,
+  type LawnSeasonRow,
+  type SeasonLeaseRow,
+} from './lawns/model';
 import { defineDocument, type DocumentModel } from './documents/document';
 import {
   definePhotoFile,
@@ -10,7 +16,12 @@ import {
 } from './photos/model';
 import { defineReportLink, type ReportLinkRow } from './reports/model';
 import { defineSession, defineUser, type SessionRow, type UserRow } from './sessions/model';
-import { defineStationDay, type StationDayRow } from './weather/model';
+import {
+  defineStationDay,
+  defineStationVersion,
+  type StationDayRow,
+  type StationVersionRow,
+} from './weather/model';
 
 export interface Models {
   sequelize: Sequelize;
@@ -30,6 +41,9 @@ export interface Models {
   reportLinks: ModelStatic<ReportLinkRow>;
   acceptedWrites: ModelStatic<AcceptedWriteRow>;
   stationDays: ModelStatic<StationDayRow>;
+  stationVersions: ModelStatic<StationVersionRow>;
+  lawnSeasons: ModelStatic<LawnSeasonRow>;
+  seasonLeases: ModelStatic<SeasonLeaseRow>;
 }
 
 /** All tables as Sequelize models on one connection. */
@@ -52,5 +66,8 @@ export function defineModels(sequelize: Sequelize): Models {
     reportLinks: defineReportLink(sequelize),
     acceptedWrites: defineAcceptedWrite(sequelize),
     stationDays: defineStationDay(sequelize),
+    stationVersions: defineStationVersion(sequelize),
+    lawnSeasons: defineLawnSeason(sequelize),
+    seasonLeases: defineSeasonLease(sequelize),
   };
 }

@@ -1,4 +1,5 @@
 import type { Customer } from '../contract/customer';
+import { csvNumber } from './csvNumber';
 import { csvText, plainCell } from './csvText';
 import { parseCustomersCsv, writeCustomersCsv } from './customersCsv';
 import { customersOf } from './customersOf';
@@ -58,4 +59,17 @@ describe('a text that a spreadsheet takes for a formula', () => {
     expect(csvText({ fields: ['t'], data: [[-4]] })).toBe('t\r\n-4');
     expect(plainCell("'tis")).toBe("'tis");
   });
+});
+
+it.each([
+  ['64', 64],
+  [' -3.5 ', -3.5],
+  ['+.25', 0.25],
+  ['1e2', 100],
+  ['0x40', NaN],
+  ['', NaN],
+  ['1,5', NaN],
+  ['Infinity', NaN],
+])('reads the cell %j as %d', (cell, value) => {
+  expect(csvNumber(cell)).toBe(value);
 });

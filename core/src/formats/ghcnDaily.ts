@@ -1,3 +1,4 @@
+import { csvNumber } from './csvNumber';
 import Papa from 'papaparse';
 import { dailyWeatherSchema, type DailyWeather } from '../weather';
 import type { RowError } from './rowError';
@@ -33,7 +34,7 @@ export function parseGhcnDaily(text: string): WeatherImport {
     const read = (column: string): number | undefined => {
       const cell = (cells[column] ?? '').trim();
       if (cell === '') return undefined;
-      const value = Number(cell);
+      const value = csvNumber(cell);
       if (Number.isFinite(value)) return value;
       errors.push({ row, column, message: `"${cell}" is not a number` });
       return undefined;

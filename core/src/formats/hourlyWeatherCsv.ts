@@ -1,3 +1,4 @@
+import { csvNumber } from './csvNumber';
 import { dailyWeatherSchema, type DailyWeather } from '../weather';
 import { csvRows } from './csvRows';
 import type { RowError } from './rowError';
@@ -51,7 +52,7 @@ export function parseHourlyWeather(text: string): WeatherImport {
     const read = (column: Column): number | undefined => {
       const cell = cells[column] ?? '';
       if (cell === '') return undefined;
-      const value = Number(cell);
+      const value = csvNumber(cell);
       if (Number.isFinite(value)) return value;
       found.push({ row, column, message: `"${cell}" is not a number` });
       return undefined;

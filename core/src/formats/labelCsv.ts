@@ -1,3 +1,4 @@
+import { csvNumber } from './csvNumber';
 import { csvText } from './csvText';
 import { shelfLabelSchema, type ShelfLabel } from '../rates';
 import { csvRows } from './csvRows';
@@ -58,7 +59,7 @@ const FIELD: Readonly<Record<string, Column>> = {
 
 const yes = (cell: string | undefined): boolean => /^(yes|y|true|1)$/i.test(cell ?? '');
 const figure = (cell: string | undefined): number | null =>
-  cell === undefined || cell === '' ? null : Number(cell);
+  cell === undefined || cell === '' ? null : csvNumber(cell);
 
 /**
  * Reads labels of the shelf, one a row. `actives` are `name amount lb/gal` or `name amount %` with `;`

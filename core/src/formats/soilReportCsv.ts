@@ -1,3 +1,4 @@
+import { csvNumber } from './csvNumber';
 import { csvText } from './csvText';
 import { soilReportSchema, type SoilReport } from '../contract/soilSample';
 import { csvRows } from './csvRows';
@@ -36,7 +37,7 @@ export function parseSoilReportCsv(
       continue;
     }
     const number = (value: string | undefined) =>
-      value === undefined || value === '' ? null : Number(value);
+      value === undefined || value === '' ? null : csvNumber(value);
     const parsed = soilReportSchema.safeParse({
       reportedOn: cells.reported_on,
       ph: number(cells.ph),

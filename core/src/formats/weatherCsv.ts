@@ -1,3 +1,4 @@
+import { csvNumber } from './csvNumber';
 import Papa from 'papaparse';
 import { dailyWeatherSchema, type DailyWeather } from '../weather';
 import type { RowError } from './rowError';
@@ -91,7 +92,7 @@ export function parseWeatherCsv(text: string): WeatherImport {
         fields.date = cell;
         continue;
       }
-      const value = Number(cell);
+      const value = csvNumber(cell);
       if (cell === '' || !Number.isFinite(value)) {
         errors.push({
           row,

@@ -43,7 +43,8 @@ export function lawnSeasonInput(
     const factors = siteFactors(zone);
     const key = probed ? zone.id : [...factors].sort().join();
     const known = shared.get(key) ?? zoneSoil({ id: zone.id, factors }, weather, readings);
-    shared.set(key, known);
+    // What was read in one zone is no other's: kept, it would only fill the memory.
+    if (!probed) shared.set(key, known);
     soil.set(zone.id, known);
   }
   const rain10DaysIn = weather.days.slice(-10).reduce((sum, day) => sum + day.rainIn, 0);

@@ -5,11 +5,15 @@ import type { SoilSeason, WeatherBundle } from '../weather';
 import {
   lawnRisk,
   RISK_PROBLEMS,
+  type RiskMark,
   type Risk,
   type RiskClass,
   type RiskProblem,
 } from '../weather/lawnRisk';
 import { sightingDays } from '../knowledge/riskModels';
+
+/** How long what a colleague confirmed is a warning. */
+export const SIGHTING_DAYS = sightingDays;
 
 /** A problem that somebody confirmed, where a risk model looks out for it. */
 export interface Sighting {
@@ -92,7 +96,7 @@ const ALERT_FROM = 3;
  * @param earlier causes that were confirmed here, with their day
  */
 export function scoutAlerts(
-  risks: readonly Risk[],
+  risks: readonly RiskMark[],
   lawn: {
     today: LocalDate;
     upkeep: string;

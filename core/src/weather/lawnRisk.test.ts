@@ -6,7 +6,14 @@ import fc from 'fast-check';
 import { addDays, localDate } from '../units';
 import { contextSigns } from './contextSigns';
 import type { DailyWeather } from './dailyWeather';
-import { lawnRisk, type RiskInput, type RiskProblem } from './lawnRisk';
+import type { GrassSlug } from '../knowledge';
+import {
+  lawnRisk,
+  RISK_PROBLEMS,
+  withSightings,
+  type RiskInput,
+  type RiskProblem,
+} from './lawnRisk';
 import {
   armywormGenerationDays,
   brownPatchIndex,
@@ -175,6 +182,34 @@ describe('a lawn', () => {
     const old = [{ problem: 'armyworm', on: localDate('2026-06-01') }];
     expect(of({ sightings: old }, 'armyworm')!.worst).toBe('watch');
   });
+  it('is the same when what colleagues saw is put in afterwards', () =>
+    fc.assert(
+      fc.property(
+        fc.constantFrom<RiskProblem>(...RISK_PROBLEMS),
+        fc.integer({ min: -30, max: 0 }),
+        fc.integer({ min: 30, max: 100 }),
+        fc.constantFrom<GrassSlug>(
+          'tall-fescue',
+          'st-augustine',
+          'centipede',
+          'kentucky-bluegrass',
+        ),
+        (problem, ago, tmaxF, species) => {
+          const given = input({
+            days: year(() => ({ tmaxF, tminF: tmaxF - 20, rhPct: 90 })),
+            stand: [{ species, cover: 1 }],
+          });
+          const sightings = [{ problem, on: addDays(given.today, ago) }];
+          const after = lawnRisk(given).map((risk) => withSightings(risk, sightings, given.today));
+          const atOnce = lawnRisk({ ...given, sightings }).map(
+            ({ problem: one, worst, host, sighted }) => ({ problem: one, worst, host, sighted }),
+          );
+          const byProblem = (a: { problem: string }, b: { problem: string }) =>
+            a.problem < b.problem ? -1 : 1;
+          expect(after.sort(byProblem)).toEqual(atOnce.sort(byProblem));
+        },
+      ),
+    ));
   it('puts what warns first', () => {
     const order = lawnRisk(input({ days: year(() => ({ tmaxF: 90, tminF: 72, rhPct: 93 })) })).map(
       ({ worst }) => worst,

@@ -301,9 +301,8 @@ export function lawnRisk(input: RiskInput): Risk[] {
     );
     const judged = days.slice(first).map((day, offset): RiskDay => {
       const made = judge(first + offset);
-      const raised = sighted ? CLASSES[Math.min(2, rank[made.class] + 1)]! : made.class;
-      // A grass that hardly takes it is looked at, not warned of.
-      return { date: day.date, ...made, class: host === 1 && raised === 'warn' ? 'watch' : raised };
+      const raised = sighted ? raisedBy(made.class) : made.class;
+      return { date: day.date, ...made, class: forHost(raised, host) };
     });
     const worst = judged.reduce<RiskClass>(
       (most, day) => (rank[day.class] > rank[most] ? day.class : most),
@@ -311,6 +310,26 @@ export function lawnRisk(input: RiskInput): Risk[] {
     );
     return [{ problem, days: judged, worst, host, sighted, source }];
   }).sort((a, b) => rank[b.worst] - rank[a.worst] || b.host - a.host);
+}
+
+const raisedBy = (made: RiskClass): RiskClass => CLASSES[Math.min(2, rank[made] + 1)]!;
+/** A grass that hardly takes it is looked at, not warned of. */
+const forHost = (raised: RiskClass, host: number): RiskClass =>
+  host === 1 && raised === 'warn' ? 'watch' : raised;
+
+/** What of a risk puts lawns in order. */
+export type RiskMark = Pick<Risk, 'problem' | 'worst' | 'host' | 'sighted'>;
+
+/** A risk that was worked out without knowing what colleagues saw, once that is known. */
+export function withSightings(
+  { problem, worst, host }: Omit<RiskMark, 'sighted'>,
+  sightings: readonly { problem: string; on: LocalDate }[],
+  today: LocalDate,
+): RiskMark {
+  const sighted = sightings.some(
+    (seen) => seen.problem === problem && daysBetween(seen.on, today) <= sightingDays,
+  );
+  return { problem, host, sighted, worst: sighted ? forHost(raisedBy(worst), host) : worst };
 }
 
 /** Susceptibility of a stand: the highest digit among grasses that count. */

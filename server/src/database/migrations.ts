@@ -190,4 +190,29 @@ export const migrations: readonly Migration[] = [
       });
     },
   },
+  {
+    name: '0005-seasons-kept-and-versions-of-stations',
+    up: async ({ context }) => {
+      await context.createTable('station_versions', {
+        company_id: { ...company, primaryKey: true },
+        station_id: { type: DataTypes.STRING(60), primaryKey: true, allowNull: false },
+        version: { type: DataTypes.INTEGER, allowNull: false },
+        ...stamps,
+      });
+      await context.createTable('lawn_seasons', {
+        lawn_id: { ...ofLawn.lawn_id, primaryKey: true },
+        company_id: company,
+        stands_on: { type: DataTypes.CHAR(43), allowNull: false },
+        body: { type: DataTypes.JSON, allowNull: false },
+        ...stamps,
+      });
+      await context.addIndex('lawn_seasons', ['company_id']);
+      await context.createTable('season_leases', {
+        company_id: { ...company, primaryKey: true },
+        holder: { type: DataTypes.UUID, allowNull: false },
+        until: { type: DataTypes.DATE(3), allowNull: false },
+        ...stamps,
+      });
+    },
+  },
 ];

@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import {
+  Op,
   UniqueConstraintError,
   type Sequelize,
   type Transaction,
@@ -55,6 +56,32 @@ export class DocumentStore<Body extends object> {
   async find(companyId: string, id: string): Promise<Stored<Body> | null> {
     const row = await this.model.findOne({ where: { id, companyId } });
     return row && stored<Body>(row);
+  }
+
+  /** Ids and versions of a company's documents, without their content. */
+  async versions(companyId: string): Promise<{ id: string; lawnId: string; version: number }[]> {
+    const ofLawn = 'lawnId' in this.model.getAttributes();
+    const rows = await this.model.findAll({
+      where: { companyId },
+      attributes: ['id', 'version', ...(ofLawn ? ['lawnId'] : [])],
+      raw: true,
+    });
+    return rows as unknown as { id: string; lawnId: string; version: number }[];
+  }
+
+  /** Documents of some lawns, or the lawns themselves. */
+  async ofLawns(companyId: string, lawnIds: readonly string[]): Promise<Stored<Body>[]> {
+    const ofLawn = 'lawnId' in this.model.getAttributes();
+    const rows = await this.model.findAll({
+      where: { companyId, [ofLawn ? 'lawnId' : 'id']: [...lawnIds] },
+    });
+    return rows.map((row) => stored<Body>(row));
+  }
+
+  /** Documents of a company from a day on. */
+  async since(companyId: string, day: string): Promise<Stored<Body>[]> {
+    const rows = await this.model.findAll({ where: { companyId, date: { [Op.gte]: day } } });
+    return rows.map((row) => stored<Body>(row));
   }
 
   /** Documents of a company, latest day first where they have one. */

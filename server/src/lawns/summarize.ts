@@ -23,6 +23,8 @@ import {
   lawnSeason,
   riskOfLawn,
   scoutAlerts,
+  withSightings,
+  type RiskMark,
   type Sighting,
   decidedIn,
   lapsedByZone,
@@ -44,9 +46,9 @@ export interface LawnFile {
 const MOST_LETTERS = 200;
 
 /** A lawn of which nothing can be worked out: on the list, marked, so that somebody can mend it. */
-export function faultySummary({ lawn }: LawnFile, fault: string): LawnSummary {
+export function faultyWork({ lawn }: LawnFile, fault: string): LawnWork {
   const { name, customer, customerId, archived, region } = lawn.body;
-  return {
+  const summary = {
     id: lawn.id,
     name: typeof name === 'string' ? name : lawn.id,
     customer: typeof customer === 'string' ? customer : '',
@@ -55,14 +57,36 @@ export function faultySummary({ lawn }: LawnFile, fault: string): LawnSummary {
     region: regionSchema.catch('transition').parse(region),
     lastVisit: null,
     followUps: [],
-    sightings: [],
     areaFt2: 0,
     grasses: [],
     due: [],
     next: null,
     clashes: 0,
-    scout: [],
     fault: fault.slice(0, MOST_LETTERS),
+  };
+  return { summary, risks: [], lawn: { upkeep: 'standard', earlier: [] } };
+}
+
+/** What is worked out of a lawn alone; what colleagues saw elsewhere goes in when it is read. */
+export interface LawnWork {
+  summary: Omit<LawnSummary, 'scout' | 'sightings'>;
+  risks: Omit<RiskMark, 'sighted'>[];
+  lawn: Omit<Parameters<typeof scoutAlerts>[1], 'today'>;
+}
+
+/** The row of the list, with what was confirmed at its station lately. */
+export function summaryOf(
+  { summary, risks, lawn }: LawnWork,
+  sightings: readonly Sighting[],
+  today: Company['today'],
+): LawnSummary {
+  return {
+    ...summary,
+    sightings: [...sightings],
+    scout: scoutAlerts(
+      risks.map((risk) => withSightings(risk, sightings, today)),
+      { ...lawn, today },
+    ),
   };
 }
 
@@ -70,13 +94,12 @@ export function faultySummary({ lawn }: LawnFile, fault: string): LawnSummary {
  * A lawn with what is due on the company's day.
  * @param sharedSoil soil seasons of the station by site, kept from lawn to lawn; `lawnSeason` fills it
  */
-export function summarizeLawn(
+export function workOut(
   company: Company,
   file: LawnFile,
   weather: WeatherBundle,
-  sightings: readonly Sighting[],
   sharedSoil: Map<string, SoilSeason> = new Map(),
-): LawnSummary {
+): LawnWork {
   const { id } = file.lawn;
   const body = lawnBodySchema.parse(file.lawn.body);
   const common = {
@@ -92,11 +115,20 @@ export function summarizeLawn(
         .sort()
         .pop() ?? null,
     followUps: followUpsOf(company, body, file),
-    sightings: [...sightings],
     fault: null,
   };
+  const earlier = decidedIn(file.visits.map(({ body: visit }) => visit));
+  const lawn = {
+    upkeep: body.upkeep,
+    earlier,
+    protection: lawnProtection(body, file, company.today),
+  };
   if (body.zones.length === 0) {
-    return { ...common, areaFt2: 0, grasses: [], due: [], next: null, clashes: 0, scout: [] };
+    return {
+      summary: { ...common, areaFt2: 0, grasses: [], due: [], next: null, clashes: 0 },
+      risks: [],
+      lawn,
+    };
   }
   const request = seasonRequestSchema.parse({
     today: company.today,
@@ -137,14 +169,8 @@ export function summarizeLawn(
       ),
     ),
   );
-  return {
+  const summary = {
     ...common,
-    scout: scoutAlerts(riskOfLawn({ ...body, today: company.today }, weather, soil, sightings), {
-      today: company.today,
-      upkeep: body.upkeep,
-      earlier: decidedIn(file.visits.map(({ body: visit }) => visit)),
-      protection: lawnProtection(body, file, company.today),
-    }),
     areaFt2,
     grasses: [...cover]
       .map(([species, share]) => ({ species, cover: share }))
@@ -159,6 +185,13 @@ export function summarizeLawn(
       })),
     next: upcoming ? { kind: upcoming.kind, opens: upcoming.window.opens } : null,
     clashes: season.clashes.filter(({ choice }) => choice === null).length,
+  };
+  return {
+    summary,
+    risks: riskOfLawn({ ...body, today: company.today }, weather, soil, []).map(
+      ({ problem, worst, host }) => ({ problem, worst, host }),
+    ),
+    lawn,
   };
 }
 

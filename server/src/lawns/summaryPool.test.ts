@@ -2,6 +2,7 @@ import { companySchema, lawnBodySchema, localDate, type WeatherBundle } from '@a
 import { randomUUID } from 'node:crypto';
 import { lawnBody } from '../../test/testServer';
 import { standInStations } from '../standins/weatherStation';
+import type { LawnWork } from './summarize';
 import { SummaryPool, type SummaryContext, type SummaryJob } from './summaryPool';
 
 const today = localDate('2026-04-08');
@@ -31,7 +32,6 @@ const context: SummaryContext = {
     today,
   }),
   bundles: new Map([['valley', bundle]]),
-  sightings: new Map(),
 };
 const jobs = (count: number): SummaryJob[] =>
   Array.from({ length: count }, (_, index) => ({
@@ -49,16 +49,45 @@ const jobs = (count: number): SummaryJob[] =>
     },
   })) as unknown as SummaryJob[];
 
-it('works out the same in workers as here, in order, and tells how far it is', async () => {
+const run = async (pool: SummaryPool, all: readonly SummaryJob[], told: number[] = []) => {
+  const works = new Map<string, LawnWork>();
+  await pool.run(
+    context,
+    all,
+    (chunk) => Promise.resolve(chunk),
+    (made, chunk, done) => {
+      made.forEach((work, index) => works.set(chunk[index]!.file.lawn.id, work));
+      told.push(done);
+      return Promise.resolve();
+    },
+  );
+  return all.map(({ file }) => works.get(file.lawn.id)!);
+};
+
+it('works out the same in threads as here, and tells how far it is', async () => {
   const pool = new SummaryPool(2);
   const all = jobs(90);
+  const few = await run(pool, all.slice(0, 5));
   const told: number[] = [];
-  const many = await pool.run(context, all, (done) => told.push(done));
-  const few = await pool.run(context, all.slice(0, 10));
-  expect(many.map(({ name }) => name)).toEqual(all.map(({ file }) => file.lawn.body.name));
-  // Ids of the test's zones are drawn anew; everything else is the same.
-  expect(many.slice(0, 10)).toEqual(few);
-  expect(told[0]).toBe(0);
+  const many = await run(pool, all, told);
+  expect(many.map(({ summary }) => summary.name)).toEqual(
+    all.map(({ file }) => file.lawn.body.name),
+  );
+  expect(many.slice(0, 5)).toEqual(JSON.parse(JSON.stringify(few)));
   expect(told[told.length - 1]).toBe(90);
   expect([...told].sort((a, b) => a - b)).toEqual(told);
+  await pool.close();
+}, 60_000);
+
+it('has no more threads than it may, however many ask at once, and none is left behind', async () => {
+  const pool = new SummaryPool(2);
+  const threads = () => (pool as unknown as { started: number }).started;
+  let most = 0;
+  const watch = setInterval(() => (most = Math.max(most, threads())), 1);
+  const sizes = [30, 45, 25, 50];
+  const all = await Promise.all(sizes.map((size) => run(pool, jobs(size))));
+  clearInterval(watch);
+  expect(all.map((works) => works.filter(Boolean).length)).toEqual(sizes);
+  expect(most).toBe(2);
+  await pool.close();
 }, 60_000);

@@ -1,8 +1,10 @@
-import { parentPort, workerData } from 'node:worker_threads';
-import { summarizer, type SummaryContext, type SummaryJob } from './summaryPool';
+import { parentPort } from 'node:worker_threads';
+import type { LawnWork } from './summarize';
+import { worker, type SummaryJob, type SummaryQuestion } from './summaryPool';
 
-const summarize = summarizer(workerData as SummaryContext);
+let work: ((job: SummaryJob) => LawnWork) | null = null;
 
-parentPort?.on('message', (jobs: readonly SummaryJob[]) => {
-  parentPort?.postMessage(jobs.map(summarize));
+parentPort?.on('message', ({ context, jobs }: SummaryQuestion) => {
+  if (context) work = worker(context);
+  if (work) parentPort?.postMessage(jobs.map(work));
 });

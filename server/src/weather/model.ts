@@ -36,3 +36,24 @@ export function defineStationDay(sequelize: Sequelize): ModelStatic<StationDayRo
     { tableName: 'station_days', underscored: true },
   );
 }
+
+/** How often a company has taken in weather for a station; raised with the days themselves. */
+export interface StationVersionRow extends Model<
+  InferAttributes<StationVersionRow>,
+  InferCreationAttributes<StationVersionRow>
+> {
+  companyId: string;
+  stationId: string;
+  version: number;
+}
+
+export const defineStationVersion = (sequelize: Sequelize): ModelStatic<StationVersionRow> =>
+  sequelize.define<StationVersionRow>(
+    'station_version',
+    {
+      companyId: { type: DataTypes.UUID, primaryKey: true },
+      stationId: { type: DataTypes.STRING(60), primaryKey: true },
+      version: { type: DataTypes.INTEGER, allowNull: false },
+    },
+    { tableName: 'station_versions', underscored: true },
+  );

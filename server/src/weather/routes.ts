@@ -13,8 +13,8 @@ export function stationRoutes(weather: WeatherService, companies: CompanyService
   });
   router.post('/:id/weather-csv', async (request, response) => {
     const { csv, keep } = bodyOf(request, weatherImportSchema);
-    const { companyId } = whoIs(response);
-    const result = await weather.importCsv(companyId, request.params.id, csv, keep);
+    const { id, today } = await companies.get(whoIs(response).companyId);
+    const result = await weather.importCsv(id, request.params.id, csv, keep, today);
     // Only looking at a file is no failure, whatever is in it.
     response.status(keep && result.errors.length > 0 ? 422 : 200).json(result);
   });

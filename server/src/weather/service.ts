@@ -10,13 +10,14 @@ import {
 import { parseWeatherCsv } from '@alfombra/core/service';
 import { Op } from 'sequelize';
 import { HttpFailure } from '../http/failure';
+import { retrying } from '../database/retrying';
 import type { Models } from '../models';
-import type { StationDayRow } from './model';
 import type { WeatherStation } from '../standins/weatherStation';
 
 /** A year with fewer days of its own than this is not whole. */
 const WHOLE_YEAR_DAYS = 350;
 const MOST_PAST_YEARS = 20;
+const MOST_ERRORS = 200;
 
 export class WeatherService {
   constructor(
@@ -84,12 +85,10 @@ export class WeatherService {
     );
   }
 
-  /** A mark that changes when a company's imported days do. */
-  async stamp(companyId: string): Promise<string> {
-    const latest = await this.models.stationDays.max<Date | null, StationDayRow>('updatedAt', {
-      where: { companyId },
-    });
-    return latest ? new Date(latest).toISOString() : 'none';
+  /** How often a company has taken in weather, by station; what was never touched is at 0. */
+  async versions(companyId: string): Promise<ReadonlyMap<string, number>> {
+    const rows = await this.models.stationVersions.findAll({ where: { companyId }, raw: true });
+    return new Map(rows.map(({ stationId, version }) => [stationId, version]));
   }
 
   /** Takes a file of daily weather; with any fault in it nothing is kept. */
@@ -98,15 +97,30 @@ export class WeatherService {
     stationId: string,
     csv: string,
     keep: boolean,
+    today: LocalDate,
   ): Promise<WeatherImportResult> {
     this.station(stationId);
     const { days, errors, gaps } = parseWeatherCsv(csv);
+    const ahead = days.find(({ date }) => date > today);
+    if (ahead) {
+      errors.push({ row: 1, column: 'date', message: `${ahead.date} is after today (${today})` });
+    }
     const kept = keep && errors.length === 0 && days.length > 0;
     if (kept) {
-      await this.models.stationDays.bulkCreate(
-        days.map((day) => ({ companyId, stationId, date: day.date, body: day })),
-        { updateOnDuplicate: ['body', 'updatedAt'] },
-      );
+      await retrying(this.models.sequelize, async (transaction) => {
+        // Raised first, which also makes two imports of one station wait for each other.
+        const at = { companyId, stationId };
+        const [row] = await this.models.stationVersions.findOrCreate({
+          where: at,
+          defaults: { ...at, version: 0 },
+          transaction,
+        });
+        await row.increment('version', { transaction });
+        await this.models.stationDays.bulkCreate(
+          days.map((day) => ({ companyId, stationId, date: day.date, body: day })),
+          { updateOnDuplicate: ['body', 'updatedAt'], transaction },
+        );
+      });
     }
     return {
       days: days.length,
@@ -114,7 +128,8 @@ export class WeatherService {
       to: days[days.length - 1]?.date ?? null,
       kept,
       gaps,
-      errors,
+      // A file of a hundred thousand faults is no file of weather; the first of them say so.
+      errors: errors.slice(0, MOST_ERRORS),
     };
   }
 }

@@ -51,6 +51,26 @@ it('keeps nothing of a file with a fault, and says where it is', async () => {
   await agent.post('/api/stations/nowhere/weather-csv').send({ csv }).expect(404);
 });
 
+it('takes no day to come for measured, nor a number of another kind, and names a few faults of many', async () => {
+  const { agent, weather } = await lawn();
+  const before = await weather();
+  const take = (rows: string[]) =>
+    agent
+      .post('/api/stations/valley/weather-csv')
+      .send({ csv: ['date,tmax_f,tmin_f,rain_in', ...rows].join('\n') });
+  const ahead = await take(['2026-04-08,60,40,0', '2026-04-09,60,40,0']);
+  expect([ahead.status, ahead.body.errors[0].message]).toEqual([
+    422,
+    '2026-04-09 is after today (2026-04-08)',
+  ]);
+  const hex = await take(['2026-04-08,0x40,40,0']);
+  expect(hex.body.errors).toMatchObject([{ row: 2, column: 'tmax' }]);
+  expect((await take(['1776-07-04,60,40,0'])).status).toBe(422);
+  const many = await take(Array.from({ length: 5000 }, () => 'no day,x,y,z'));
+  expect(many.body.errors).toHaveLength(200);
+  expect(await weather()).toEqual(before);
+});
+
 it('has stations in three climates, each the same on every call', () => {
   const today = '2026-07-01' as Parameters<
     NonNullable<ReturnType<typeof standInStations.get>>['measured']

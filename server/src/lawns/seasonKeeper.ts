@@ -1,0 +1,277 @@
+import { createHash, randomUUID } from 'node:crypto';
+import { setTimeout as wait } from 'node:timers/promises';
+import {
+  addDays,
+  type ApplicationRecordBody,
+  type Company,
+  type LawnBody,
+  type LawnSummary,
+  type ReadingBody,
+  type SeasonProgress,
+  type SoilSampleBody,
+  type VisitBody,
+  type WeatherBundle,
+} from '@alfombra/core';
+import { decidedIn, SIGHTING_DAYS, sightingsOf, type Sighting } from '@alfombra/core/planning';
+import { literal, QueryTypes } from 'sequelize';
+import type { DocumentStore, Stored } from '../documents/store';
+import { HttpFailure } from '../http/failure';
+import type { Models } from '../models';
+import type { WeatherService } from '../weather/service';
+import { byLawn } from './byLawn';
+import { codeMark } from './codeMark';
+import { summaryOf, type LawnWork } from './summarize';
+import type { SummaryJob, SummaryPool } from './summaryPool';
+
+/** What a season is worked out from. */
+export interface SeasonStores {
+  lawns: DocumentStore<LawnBody>;
+  visits: DocumentStore<VisitBody>;
+  records: DocumentStore<ApplicationRecordBody>;
+  readings: DocumentStore<ReadingBody>;
+  samples: DocumentStore<SoilSampleBody>;
+}
+
+/** A lawn, and the hash of everything that its season stands on. */
+interface Wanted {
+  id: string;
+  stationId: string;
+  standsOn: string;
+}
+
+/** Another server that has not been heard of for so long works nothing out any more. */
+const LEASE_MS = 60_000;
+const LOOKS_AGAIN_MS = 300;
+
+const hash = (parts: readonly unknown[]): string =>
+  createHash('sha256').update(JSON.stringify(parts)).digest('base64url');
+
+/**
+ * Every lawn's season, worked out once for each state of what it stands on and kept in the database: a
+ * second server, or this one after a restart, works nothing out again.
+ */
+export class SeasonKeeper {
+  private readonly holder = randomUUID();
+  private readonly turns = new Map<string, Promise<unknown>>();
+  private readonly progress = new Map<string, SeasonProgress>();
+
+  constructor(
+    private readonly models: Models,
+    private readonly stores: SeasonStores,
+    private readonly weather: WeatherService,
+    private readonly pool: SummaryPool,
+  ) {}
+
+  /** How far the company's seasons are worked out; all of none when nothing is under way. */
+  progressOf(companyId: string): SeasonProgress {
+    return this.progress.get(companyId) ?? { done: 0, total: 0 };
+  }
+
+  /** Every lawn with what is due, in the order of their names. */
+  async summaries(company: Company): Promise<LawnSummary[]> {
+    const wanted = await this.wanted(company);
+    let works = await this.kept(company.id, wanted);
+    if (works.size < wanted.length) {
+      works = await this.inTurn(company.id, () => this.workOut(company, wanted));
+    }
+    const sightings = await this.sightings(company, wanted);
+    return wanted
+      .flatMap(({ id, stationId }) => {
+        const work = works.get(id);
+        return work ? [summaryOf(work, sightings.get(stationId) ?? [], company.today)] : [];
+      })
+      .sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }));
+  }
+
+  /** Who asks while a company's seasons are worked out waits for that, and finds them kept. */
+  private inTurn<Value>(companyId: string, work: () => Promise<Value>): Promise<Value> {
+    const before = this.turns.get(companyId) ?? Promise.resolve();
+    const turn = before.catch(() => undefined).then(work);
+    this.turns.set(companyId, turn);
+    void turn
+      .catch(() => undefined)
+      .then(() => {
+        if (this.turns.get(companyId) === turn) this.turns.delete(companyId);
+      });
+    return turn;
+  }
+
+  private async wanted(company: Company): Promise<Wanted[]> {
+    const { visits, records, readings, samples } = this.stores;
+    const [rows, stations, ...lists] = await Promise.all([
+      this.models.lawns.findAll({
+        where: { companyId: company.id },
+        attributes: ['id', 'version', [literal("JSON_VALUE(`body`, '$.stationId')"), 'stationId']],
+        raw: true,
+      }) as unknown as Promise<{ id: string; version: number; stationId: string | null }[]>,
+      this.weather.versions(company.id),
+      ...[visits, records, readings, samples].map((store) => store.versions(company.id)),
+    ]);
+    const parts = new Map<string, string[]>();
+    lists.forEach((list, kind) =>
+      list.forEach(({ lawnId, id, version }) => {
+        const part = `${kind}${id}${version}`;
+        const own = parts.get(lawnId);
+        if (own) own.push(part);
+        else parts.set(lawnId, [part]);
+      }),
+    );
+    const common = hash([codeMark(), company.today, company.policy]);
+    return rows.map(({ id, version, stationId }) => ({
+      id,
+      stationId: stationId ?? '',
+      standsOn: hash([
+        common,
+        version,
+        stationId,
+        stations.get(stationId ?? '') ?? 0,
+        (parts.get(id) ?? []).sort(),
+      ]),
+    }));
+  }
+
+  /** What is kept and still stands. */
+  private async kept(companyId: string, wanted: readonly Wanted[]): Promise<Map<string, LawnWork>> {
+    const rows = await this.models.lawnSeasons.findAll({ where: { companyId }, raw: true });
+    const stands = new Map(wanted.map(({ id, standsOn }) => [id, standsOn]));
+    return new Map(
+      rows
+        .filter(({ lawnId, standsOn }) => stands.get(lawnId) === standsOn)
+        .map(({ lawnId, body }) => [lawnId, read(body)]),
+    );
+  }
+
+  private async workOut(
+    company: Company,
+    wanted: readonly Wanted[],
+  ): Promise<Map<string, LawnWork>> {
+    for (;;) {
+      const works = await this.kept(company.id, wanted);
+      const missing = wanted.filter(({ id }) => !works.has(id));
+      if (missing.length === 0) return works;
+      // Another server may be at it: what it makes is there for this one, too.
+      if (!(await this.lease(company.id))) {
+        await wait(LOOKS_AGAIN_MS);
+        continue;
+      }
+      try {
+        await this.make(company, missing, works);
+        return works;
+      } finally {
+        this.progress.delete(company.id);
+        await this.models.seasonLeases.destroy({
+          where: { companyId: company.id, holder: this.holder },
+        });
+      }
+    }
+  }
+
+  private async make(
+    company: Company,
+    missing: readonly Wanted[],
+    works: Map<string, LawnWork>,
+  ): Promise<void> {
+    const bundles = new Map<string, WeatherBundle>();
+    for (const stationId of new Set(missing.map((lawn) => lawn.stationId))) {
+      const bundle = await this.weather
+        .bundle(company.id, stationId, company.today)
+        .catch(nothingThere);
+      // Without it the lawn is on the list, marked.
+      if (bundle) bundles.set(stationId, bundle);
+    }
+    this.progress.set(company.id, { done: 0, total: missing.length });
+    await this.pool.run(
+      { company, bundles },
+      missing,
+      (chunk) => this.jobs(company.id, chunk),
+      async (made, chunk, done) => {
+        made.forEach((work, index) => works.set((chunk[index] as Wanted).id, work));
+        this.progress.set(company.id, { done, total: missing.length });
+        await this.models.lawnSeasons.bulkCreate(
+          made.map((body, index) => {
+            const { id, standsOn } = chunk[index] as Wanted;
+            return { lawnId: id, companyId: company.id, standsOn, body };
+          }),
+          { updateOnDuplicate: ['standsOn', 'body', 'updatedAt'] as never },
+        );
+        await this.lease(company.id);
+      },
+    );
+  }
+
+  /** Everything about some lawns, in their order. */
+  private async jobs(companyId: string, chunk: readonly Wanted[]): Promise<SummaryJob[]> {
+    const { lawns, ...under } = this.stores;
+    const ids = chunk.map(({ id }) => id);
+    const [rows, visits, records, readings, samples] = await Promise.all([
+      lawns.ofLawns(companyId, ids),
+      under.visits.ofLawns(companyId, ids).then(byLawn),
+      under.records.ofLawns(companyId, ids).then(byLawn),
+      under.readings.ofLawns(companyId, ids).then(byLawn),
+      under.samples.ofLawns(companyId, ids).then(byLawn),
+    ]);
+    const lawn = new Map(rows.map((row) => [row.id, row]));
+    return chunk.map(({ id, stationId }) => ({
+      stationId,
+      file: {
+        lawn: lawn.get(id) as Stored<LawnBody>,
+        visits: visits.get(id) ?? [],
+        records: records.get(id) ?? [],
+        readings: readings.get(id) ?? [],
+        samples: samples.get(id) ?? [],
+      },
+    }));
+  }
+
+  /** What was confirmed lately, by station: one colleague's finding is another's warning. */
+  private async sightings(
+    company: Company,
+    wanted: readonly Wanted[],
+  ): Promise<Map<string, Sighting[]>> {
+    const visits = await this.stores.visits.since(
+      company.id,
+      addDays(company.today, -SIGHTING_DAYS),
+    );
+    const stationOf = new Map(wanted.map(({ id, stationId }) => [id, stationId]));
+    const byStation = new Map<string, VisitBody[]>();
+    for (const { body } of visits) {
+      const station = stationOf.get(body.lawnId);
+      if (station === undefined) continue;
+      const own = byStation.get(station);
+      if (own) own.push(body);
+      else byStation.set(station, [body]);
+    }
+    return new Map(
+      [...byStation].map(([station, own]) => [station, sightingsOf(decidedIn(own), company.today)]),
+    );
+  }
+
+  /** Takes, or keeps, the right to work out a company's seasons. @returns false while another has it */
+  private async lease(companyId: string): Promise<boolean> {
+    const { sequelize } = this.models;
+    const until = new Date(Date.now() + LEASE_MS);
+    await sequelize.query(
+      `INSERT INTO season_leases (company_id, holder, until, created_at, updated_at)
+       VALUES (:companyId, :holder, :until, NOW(), NOW())
+       ON DUPLICATE KEY UPDATE
+         holder = IF(until < :now, VALUES(holder), holder),
+         until = IF(holder = VALUES(holder), VALUES(until), until)`,
+      {
+        replacements: { companyId, holder: this.holder, until, now: new Date() },
+        type: QueryTypes.INSERT,
+      },
+    );
+    const row = await this.models.seasonLeases.findByPk(companyId, { raw: true });
+    return row?.holder === this.holder;
+  }
+}
+
+/** Read without the model, a body may come as the text that it is kept as. */
+const read = (body: LawnWork | string): LawnWork =>
+  typeof body === 'string' ? (JSON.parse(body) as LawnWork) : body;
+
+/** A place that there is not costs its own lawns only. */
+const nothingThere = (error: unknown): null => {
+  if (error instanceof HttpFailure && error.code === 'not-found') return null;
+  throw error;
+};
