@@ -1,4 +1,11 @@
-import { zoneSoil, type ProbeReading, type SoilSeason, type WeatherBundle } from '../weather';
+import {
+  SEASON_DEPTH_IN,
+  siteSoil,
+  zoneSoil,
+  type ProbeReading,
+  type SoilSeason,
+  type WeatherBundle,
+} from '../weather';
 import { siteFactors } from '../lawn';
 import type { Application } from '../rates';
 import { planSeason } from './planSeason';
@@ -13,7 +20,7 @@ export interface LawnSeason {
 
 /**
  * The year of a lawn from what is stored about it: soil first, zone by zone, then the steps. Zones
- * with the same site and no probe readings of their own share one soil season.
+ * with the same site share its simulated years, whatever probes say of each.
  * @param shared soil seasons by site on the same weather, kept from lawn to lawn by the caller
  */
 export function lawnSeason(
@@ -39,13 +46,11 @@ export function lawnSeasonInput(
 ): SeasonInput {
   const soil = new Map<string, SoilSeason>();
   for (const zone of request.zones) {
-    const probed = readings.some(({ zoneId }) => zoneId === zone.id);
     const factors = siteFactors(zone);
-    const key = probed ? zone.id : [...factors].sort().join();
-    const known = shared.get(key) ?? zoneSoil({ id: zone.id, factors }, weather, readings);
-    // What was read in one zone is no other's: kept, it would only fill the memory.
-    if (!probed) shared.set(key, known);
-    soil.set(zone.id, known);
+    const key = [...factors].sort().join();
+    const site = shared.get(key) ?? siteSoil(factors, weather);
+    shared.set(key, site);
+    soil.set(zone.id, zoneSoil({ id: zone.id, factors }, weather, readings, SEASON_DEPTH_IN, site));
   }
   const rain10DaysIn = weather.days.slice(-10).reduce((sum, day) => sum + day.rainIn, 0);
   return { ...request, soil, records, rain10DaysIn, lapsed };

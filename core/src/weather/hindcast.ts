@@ -100,7 +100,7 @@ export function hindcast(
     today: LocalDate,
   ) => readonly (DailyWeather & { sdF: number })[] = () => [],
 ): HindcastLead[] {
-  const base = { factors: SITE, depthIn: 2, biasF: 0, seed: 1 };
+  const base = { factors: SITE, depthIn: 2, seed: 1 };
   const truth = years.map(({ year, days }) => {
     const end = localDate(`${year}-12-31`);
     const season = soilSeason({

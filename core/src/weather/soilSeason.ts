@@ -28,8 +28,6 @@ export interface SoilSeasonInput {
   past?: readonly PastYear[];
   factors: readonly SiteFactor[];
   depthIn: number;
-  /** °F to add to the model, from probe readings. */
-  biasF: number;
   /** Last day of the projection. */
   until: LocalDate;
   /** Years in the band where they are simulated. */
@@ -96,7 +94,7 @@ function quantile(sorted: ArrayLike<number>, p: number): number {
  * @throws RangeError when nothing is measured or the measured days do not end on `today`
  */
 export function soilSeason(input: SoilSeasonInput): SoilSeason {
-  const { today, measured, forecast, climate, factors, until, biasF } = input;
+  const { today, measured, forecast, climate, factors, until } = input;
   const first = measured[0];
   const last = measured[measured.length - 1];
   if (!first || !last || last.date !== today) {
@@ -144,7 +142,7 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
   const toldMean = Float64Array.from(forecast.slice(0, future), meanAir);
   const draw = normalDraws(seededRandom(input.seed));
   const innovation = Math.sqrt(1 - PERSISTENCE ** 2);
-  const history = Float64Array.from(measuredSoil, (value) => value + biasF);
+  const history = Float64Array.from(measuredSoil);
   const step = { response };
   const ownYears = past.length >= LEAST_PAST_YEARS;
   // What of a departure is left after so many days, and how much of a year's own weather has come in.
@@ -184,7 +182,7 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
         air = usualMean[index]! + fading[lead]! + anomaly;
       }
       ground = soilStep(ground, air + offsets[index]!, step);
-      series[index] = ground + biasF;
+      series[index] = ground;
     }
     return series;
   };
@@ -289,6 +287,27 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
     airLowF,
     airSdF,
     crossing: crossingOf,
+  };
+}
+
+/**
+ * The season of a site whose probes read warmer or cooler than the model by the same all year: the simulated
+ * years are those of the site, so every zone of it shares them.
+ * @param biasF °F to add
+ */
+export function readWarmer(site: SoilSeason, biasF: number): SoilSeason {
+  if (biasF === 0) return site;
+  const add = (series: readonly (number | null)[]) =>
+    series.map((value) => (value === null ? null : value + biasF));
+  return {
+    ...site,
+    meanF: add(site.meanF),
+    lowF: add(site.lowF),
+    highF: add(site.highF),
+    crossing: (thresholdF, direction, year, confirmDays) => {
+      const passed = site.crossing(thresholdF - biasF, direction, year, confirmDays);
+      return passed && { ...passed, thresholdF };
+    },
   };
 }
 

@@ -3,7 +3,7 @@ import { daysBetween, localDate, monthOf, yearOf } from '../units';
 import { dailyMeanFromReading, driftingBias, type Bias } from './calibration';
 import { meanAir } from './dailyWeather';
 import { responseAtDepth, siteOffset, soilTemperature } from './soilModel';
-import { soilSeason, type SoilSeason } from './soilSeason';
+import { readWarmer, soilSeason, type SoilSeason } from './soilSeason';
 import type { ProbeReading, WeatherBundle } from './weatherBundle';
 
 /** Depth that every threshold of the season is written for, in. */
@@ -82,26 +82,43 @@ export function zoneBias(
   };
 }
 
+/** To this much a probe's bias is kept, °F: finer than any probe, and zones that agree share their days. */
+const BIAS_STEP_F = 0.1;
+
 /**
- * Soil season of a zone: the rows of the offset table that hold there (`siteFactors`) and its own probe readings on the station's weather, projected to the
- * middle of next year so that a window missed this year can be shown for the next.
+ * Soil season of a zone: that of its site, warmer or cooler by what its own probe readings say.
+ * @param site season of the zone's site, where somebody has it already
  */
 export function zoneSoil(
   zone: { id: string; factors: readonly SiteFactor[] },
   weather: WeatherBundle,
   readings: readonly ProbeReading[],
   depthIn: number = SEASON_DEPTH_IN,
+  site: SoilSeason = siteSoil(zone.factors, weather, depthIn),
 ): SoilSeason {
   const own = readings.filter(({ zoneId }) => zoneId === zone.id);
+  if (own.length === 0) return site;
+  const { biasF } = zoneBias(zone.factors, weather, own);
+  return readWarmer(site, Math.round(biasF / BIAS_STEP_F) * BIAS_STEP_F);
+}
+
+/**
+ * Soil season of a site: the rows of the offset table that hold there (`siteFactors`) on the station's
+ * weather, projected to the middle of next year so that a window missed this year can be shown for the next.
+ */
+export function siteSoil(
+  factors: readonly SiteFactor[],
+  weather: WeatherBundle,
+  depthIn: number = SEASON_DEPTH_IN,
+): SoilSeason {
   return soilSeason({
     today: weather.today,
     measured: weather.days,
     forecast: weather.forecast,
     climate: weather.climate,
-    factors: zone.factors,
+    factors,
     past: weather.past,
     depthIn,
-    biasF: own.length > 0 ? zoneBias(zone.factors, weather, own).biasF : 0,
     until: localDate(`${yearOf(weather.today) + 1}-07-15`),
     seed: yearOf(weather.today),
   });
