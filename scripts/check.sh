@@ -16,6 +16,7 @@ types() {
       || { grep -E '^ +[0-9]+\)' "$kept/circles" >&2; return 1; }
   done
   npx --no -- knip --no-progress
+  node scripts/security-rows.mjs
 }
 types &
 typing=$!
