@@ -353,7 +353,6 @@ const context: SummaryContext = {
     today: TODAY,
   }),
   bundles: new Map([['valley', bundle]]),
-  sightings: new Map(),
 };
 const demo = moreLawns().filter(({ body }) => body.stationId === 'valley');
 const jobsOf = (count: number): SummaryJob[] =>
@@ -369,7 +368,14 @@ const jobsOf = (count: number): SummaryJob[] =>
 console.log('\nseasons of a company in worker threads:');
 for (const count of [500, 1000, 2000]) {
   const begun = performance.now();
-  await new SummaryPool().run(context, jobsOf(count));
+  const pool = new SummaryPool();
+  await pool.run(
+    context,
+    jobsOf(count),
+    (chunk) => Promise.resolve(chunk),
+    () => Promise.resolve(),
+  );
+  await pool.close();
   const seconds = (performance.now() - begun) / 1000;
   console.log(
     `  ${String(count).padStart(5)} lawns ${seconds.toFixed(1)} s, ${((1000 * seconds) / count).toFixed(2)} ms each, ${Math.round(process.memoryUsage().rss / 1e6)} MB`,

@@ -34,16 +34,17 @@ export function personLeft(): void {
 export const sessionMustEnd = (): boolean => (device()?.getItem(LEFT_MARK) ?? null) !== null;
 export const sessionEnded = (): void => device()?.removeItem(LEFT_MARK);
 
-/** What is kept for the person who is here; nothing for nobody, and nothing of anybody else. */
+/** Where something of the person who is here is kept; a customer on their own link is nobody we know. */
+const ofPerson = (name: string): string => `${name}@${person ?? 'nobody'}`;
+
+/** What is kept for the person who is here, and nothing of anybody else. */
 export const personShelf = {
   getItem: (name: string): string | null => {
     if (person === null) readForNobody = true;
-    return person === null ? null : (device()?.getItem(`${name}@${person}`) ?? null);
+    return device()?.getItem(ofPerson(name)) ?? null;
   },
-  setItem: (name: string, value: string): void => {
-    if (person !== null) device()?.setItem(`${name}@${person}`, value);
-  },
-  removeItem: (name: string): void => device()?.removeItem(`${name}@${person}`),
+  setItem: (name: string, value: string): void => device()?.setItem(ofPerson(name), value),
+  removeItem: (name: string): void => device()?.removeItem(ofPerson(name)),
 };
 
 if (typeof window !== 'undefined' && typeof window.addEventListener === 'function') {
