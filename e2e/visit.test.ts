@@ -47,7 +47,7 @@ for (const [size, viewport] of [
       await id('import-errors').waitFor();
       assert.match(await id('import-errors').innerText(), /Line 3, customer/);
       await id('take-import').click();
-      await page.getByText('1 property is in.').waitFor();
+      await page.getByText('1 property is on this phone.').waitFor();
       await page.goto(`${ADDRESS}/lawns`);
       await id('search').fill('elm wey');
       await id('lawn-1 Elm Way').waitFor();
