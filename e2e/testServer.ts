@@ -19,6 +19,9 @@ const database = (verb: 'start' | 'stop') =>
 
 let server: ChildProcess | null = null;
 
+/** The server's process, to see how much memory it has. */
+export const serverPid = (): number | undefined => server?.pid;
+
 /** Starts MariaDB and the server as `npm start` does, on ports and in a folder of its own. */
 export async function startServer({ reset }: { reset: boolean }): Promise<void> {
   database('start');
