@@ -11,6 +11,7 @@ import {
   siteFactors,
 } from '@alfombra/core';
 import type { Models } from '../models';
+import { redrawn } from '../photos/picture';
 import { hashPassword } from '../sessions/password';
 import { customersOf, photosOf, samplesOf } from './properties';
 import { demoLabels } from './labels';
@@ -109,8 +110,13 @@ export async function loadDemo(models: Models, { reset }: { reset: boolean }): P
       await models.samples.bulkCreate(samplesOf(lawn).map(ofLawn), { transaction });
       const photos = photosOf(lawn);
       await models.photos.bulkCreate(photos.map(ofLawn), { transaction });
-      await models.photoPieces.bulkCreate(
-        photos.map(({ id, bytes }) => ({ photoId: id, start: 0, bytes })),
+      await models.photoFiles.bulkCreate(
+        await Promise.all(
+          photos.map(async ({ id, bytes: raw }) => {
+            const bytes = await redrawn(raw);
+            return { photoId: id, companyId: DEMO_COMPANY_ID, size: bytes.length, bytes };
+          }),
+        ),
         { transaction },
       );
       if (lawn.probed) await models.readings.bulkCreate(probe(lawn).map(ofLawn), { transaction });

@@ -42,6 +42,8 @@ interface Wanted {
 /** Another server that has not been heard of for so long works nothing out any more. */
 const LEASE_MS = 60_000;
 const LOOKS_AGAIN_MS = 300;
+/** The station of a lawn, without the rest of it. */
+const STATION = "JSON_VALUE(`body`, '$.stationId')";
 
 const hash = (parts: readonly unknown[]): string =>
   createHash('sha256').update(JSON.stringify(parts)).digest('base64url');
@@ -65,6 +67,16 @@ export class SeasonKeeper {
   /** How far the company's seasons are worked out; all of none when nothing is under way. */
   progressOf(companyId: string): SeasonProgress {
     return this.progress.get(companyId) ?? { done: 0, total: 0 };
+  }
+
+  /** Stations that a company's lawns lie at, each once. */
+  async stations(companyId: string): Promise<string[]> {
+    const rows = (await this.models.lawns.findAll({
+      where: { companyId },
+      attributes: [[literal(`DISTINCT ${STATION}`), 'stationId']],
+      raw: true,
+    })) as unknown as { stationId: string | null }[];
+    return rows.flatMap(({ stationId }) => (stationId === null ? [] : [stationId])).sort();
   }
 
   /** Every lawn with what is due, in the order of their names. */
@@ -101,7 +113,7 @@ export class SeasonKeeper {
     const [rows, stations, ...lists] = await Promise.all([
       this.models.lawns.findAll({
         where: { companyId: company.id },
-        attributes: ['id', 'version', [literal("JSON_VALUE(`body`, '$.stationId')"), 'stationId']],
+        attributes: ['id', 'version', [literal(STATION), 'stationId']],
         raw: true,
       }) as unknown as Promise<{ id: string; version: number; stationId: string | null }[]>,
       this.weather.versions(company.id),

@@ -26,6 +26,11 @@ export class LawnService {
     private readonly seasons: SeasonKeeper,
   ) {}
 
+  /** Stations that a company's lawns lie at. */
+  stations(companyId: string): Promise<string[]> {
+    return this.seasons.stations(companyId);
+  }
+
   /** How far the company's seasons are worked out; all of none when nothing is under way. */
   progressOf(companyId: string): SeasonProgress {
     return this.seasons.progressOf(companyId);

@@ -41,6 +41,20 @@ export class PhotoService {
     }));
   }
 
+  /** Lawns of a company with a photo that has not come in full yet. */
+  async arriving(companyId: string): Promise<string[]> {
+    const [photos, whole] = await Promise.all([
+      this.store.versions(companyId),
+      this.models.photoFiles.findAll({
+        where: { companyId },
+        attributes: ['photoId'],
+        raw: true,
+      }),
+    ]);
+    const there = new Set(whole.map(({ photoId }) => photoId));
+    return [...new Set(photos.filter(({ id }) => !there.has(id)).map(({ lawnId }) => lawnId))];
+  }
+
   /** Bytes of each photo that have arrived without a gap. */
   private async receivedOf(
     photoIds: readonly string[],
