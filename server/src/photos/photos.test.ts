@@ -1,6 +1,14 @@
 import { randomBytes, randomUUID } from 'node:crypto';
+import request from 'supertest';
 import sharp from 'sharp';
-import { lawnBody, signedInCompany, testServer, type TestServer } from '../../test/testServer';
+import { createApp } from '../app';
+import {
+  lawnBody,
+  PASSWORD,
+  signedInCompany,
+  testServer,
+  type TestServer,
+} from '../../test/testServer';
 
 let server: TestServer;
 beforeAll(async () => (server = await testServer()));
@@ -66,4 +74,26 @@ it('belongs to its company', async () => {
     .set('content-type', 'application/octet-stream')
     .send(randomBytes(10))
     .expect(404);
+});
+
+it('is refused with a clear word when the company keeps as much as it may', async () => {
+  const { email, agent: owner } = await signedInCompany(server);
+  const lawnId = randomUUID();
+  await owner
+    .put(`/api/lawns/${lawnId}`)
+    .send({ ...lawnBody(), version: 0 })
+    .expect(200);
+  const full = createApp(server.models, {
+    logLevel: 'silent',
+    web: undefined,
+    secureCookie: false,
+    key: 'a key of the tests alone',
+    photoBytes: 0,
+  });
+  const agent = request.agent(full);
+  await agent.post('/api/session').send({ email, password: PASSWORD }).expect(200);
+  const answer = await agent
+    .put(`/api/photos/${randomUUID()}`)
+    .send({ lawnId, date: '2026-04-08', type: 'image/jpeg', bytes: 10, version: 0 });
+  expect([answer.status, answer.body.error.code]).toEqual([507, 'no-room']);
 });
