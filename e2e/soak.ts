@@ -108,7 +108,7 @@ function spoilt(body: Json): Json {
       const key = oneOf(keys);
       const inner = (at as { [key: string]: Json })[key] as Json;
       if (typeof inner !== 'object' || inner === null || chance() < 0.25) {
-        (at as { [key: string]: Json })[key] = oneOf(NASTY);
+        (at as { [key: string]: Json })[key] = structuredClone(oneOf(NASTY));
         break;
       }
       at = inner;
