@@ -132,9 +132,10 @@ export function createApp(
     '/api',
     helmet({ contentSecurityPolicy: false, hsts: config.secureCookie, ...FEW_HEADERS }),
   );
-  // Answers are somebody's own: no cache between keeps them.
+  // Answers are somebody's own: no cache between keeps them, and the browser's own asks before it uses one.
   app.use('/api', (_request, response, next) => {
-    response.setHeader('cache-control', 'no-store');
+    response.setHeader('cache-control', 'private, no-cache');
+    response.vary('cookie');
     next();
   });
   app.use('/api', compression({ threshold: LEAST_COMPRESSED_BYTES }));

@@ -1,14 +1,8 @@
-import {
-  companySchema,
-  workingDay,
-  type Company,
-  type CompanyUpdate,
-  type LocalDate,
-  type WorkingDay,
-} from '@alfombra/core';
+import { companySchema, type CompanyUpdate } from '@alfombra/core';
 import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useMemo, useSyncExternalStore } from 'react';
+import { useMemo } from 'react';
 import { keys, MINUTE } from './keys';
+import { useWorkingDay } from './workingDay';
 import { request } from './request';
 
 const companyQuery = queryOptions({
@@ -26,26 +20,6 @@ export function useCompany(timeZone: string | null = null) {
   const today = useWorkingDay(query.data, timeZone)?.day;
   const data = useMemo(() => query.data && today && { ...query.data, today }, [query.data, today]);
   return { ...query, data };
-}
-
-/** What this device says the day is, when that cannot be; asks the server for nothing. */
-export function useDoubtedDay(): LocalDate | null {
-  const known = useQuery({ ...companyQuery, enabled: false }).data;
-  return useWorkingDay(known, null)?.doubted ?? null;
-}
-
-/** Ticks with the minutes, so that a page left open notices midnight. */
-function useWorkingDay(company: Company | undefined, timeZone: string | null): WorkingDay | null {
-  const minute = useSyncExternalStore(everyMinute, thisMinute);
-  return useMemo(
-    () => (company ? workingDay(company, new Date(minute * MINUTE), timeZone) : null),
-    [company, minute, timeZone],
-  );
-}
-const thisMinute = () => Math.floor(Date.now() / MINUTE);
-function everyMinute(tick: () => void): () => void {
-  const timer = setInterval(tick, MINUTE / 2);
-  return () => clearInterval(timer);
 }
 
 export function useUpdateCompany() {

@@ -135,7 +135,8 @@ it('ends who was signed in on a device before, and takes work from its writer on
 
 it('has answers kept by nobody on the way, and says so over HTTPS for good', async () => {
   const answer = await request(server.app).get('/api/session');
-  expect(answer.headers['cache-control']).toBe('no-store');
+  expect(answer.headers['cache-control']).toBe('private, no-cache');
+  expect(answer.headers.vary).toContain('cookie');
   expect(answer.headers['access-control-allow-origin']).toBeUndefined();
   expect(answer.headers['strict-transport-security']).toBeUndefined();
   const secure = createApp(server.models, { ...CONFIG, secureCookie: true });

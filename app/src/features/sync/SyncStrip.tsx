@@ -4,7 +4,7 @@ import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
 import { lazy, Suspense, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Pressable } from 'react-native';
-import { useDoubtedDay } from '@/api/company';
+import { useDoubtedDay } from '@/api/workingDay';
 import { useOutboxStore } from '@/state/sync/outboxStore';
 import { isSetAside } from '@/state/sync/pendingWrite';
 import { nearlyFull } from '@/state/sync/storageRoom';

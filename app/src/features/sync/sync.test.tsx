@@ -13,7 +13,7 @@ jest.mock('@/api/queries', () => ({
   }),
 }));
 let mockDoubted: string | null = null;
-jest.mock('@/api/company', () => ({ useDoubtedDay: () => mockDoubted }));
+jest.mock('@/api/workingDay', () => ({ useDoubtedDay: () => mockDoubted }));
 const settled: unknown[] = [];
 const discarded: number[] = [];
 jest.mock('@/api/sync/sync', () => ({
