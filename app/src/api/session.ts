@@ -1,7 +1,7 @@
 import { userSchema } from '@alfombra/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { personHere, personIs, personLeft, sessionEnded, sessionMustEnd } from '@/state/person';
-import { forgetAnswers } from './queryClient';
+import { beginAnew } from './beginAnew';
 import { keys, MINUTE } from './keys';
 import { remove, request, RequestFailure } from './request';
 
@@ -36,14 +36,6 @@ export const useSession = () =>
     retry: false,
     staleTime: 5 * MINUTE,
   });
-
-/** A page that holds what is another person's starts again. */
-export async function beginAnew(address?: string): Promise<never> {
-  await forgetAnswers();
-  if (address === undefined) window.location.reload();
-  else window.location.assign(address);
-  return new Promise<never>(() => undefined);
-}
 
 /** Signs out, with or without a line, and forgets what the server said; what was not sent stays for its writer. */
 export function useSignOut() {

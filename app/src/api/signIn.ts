@@ -2,7 +2,7 @@ import type { SignIn } from '@alfombra/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { keys } from './keys';
 import { request } from './request';
-import { beginAnew } from './session';
+import { beginAnew } from './beginAnew';
 import { personIs } from '@/state/person';
 
 export function useSignIn() {
