@@ -9,7 +9,7 @@ const environment = z.object({
   ALFOMBRA_DB_PORT: z.coerce.number().int().min(1).max(65535).default(33480),
   ALFOMBRA_DB_NAME: z.string().default('alfombra'),
   ALFOMBRA_DB_USER: z.string().default('alfombra'),
-  ALFOMBRA_DB_PASSWORD: z.string(),
+  ALFOMBRA_DB_PASSWORD: z.string({ error: 'the password that scripts/database.sh has made' }),
   ALFOMBRA_LOG: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('warn'),
   ALFOMBRA_WEB: z.string().optional(),
   ALFOMBRA_WEB_PROXY: z.url().optional(),

@@ -105,3 +105,17 @@ export function lawnBody(zoneId: string = randomUUID()) {
     choices: {},
   };
 }
+
+/** A report of a lawn that says nothing yet. */
+export const reportBody = (lawnId: string, fields: object = {}) => ({
+  lawnId,
+  date: '2026-04-08',
+  visitId: null,
+  language: 'en',
+  findings: [],
+  assumptions: [],
+  questionIds: [],
+  photoIds: [],
+  expiresOn: '2026-05-08',
+  ...fields,
+});

@@ -109,3 +109,23 @@ it('does not wait for ever for a server that takes a request and says nothing', 
   expect((await asked).code).toBe('offline');
   jest.useRealTimers();
 });
+
+it('gives what is long the time that a poor line takes', async () => {
+  jest.useFakeTimers();
+  global.fetch = ((_url: string, { signal }: RequestInit) =>
+    new Promise((_resolve, reject) =>
+      signal?.addEventListener('abort', () => reject(new Error('aborted'))),
+    )) as typeof fetch;
+  let ended = false;
+  // 500 kB at 5 kB/s: a hundred seconds more than what is short.
+  const asked = failureOf(
+    request(schema, 'PUT', '/api/photos/1/bytes', { bytes: new ArrayBuffer(500_000) }),
+  ).finally(() => {
+    ended = true;
+  });
+  await jest.advanceTimersByTimeAsync(119_000);
+  expect(ended).toBe(false);
+  await jest.advanceTimersByTimeAsync(1000);
+  expect((await asked).code).toBe('offline');
+  jest.useRealTimers();
+});

@@ -20,19 +20,23 @@ export interface Payload {
   /** Who wrote it: the server takes it from nobody else's session. */
   writer?: string;
   bytes?: ArrayBuffer;
-  /** How long an answer may take, ms. */
+  /** How long an answer may take once all of it is sent, ms. */
   patienceMs?: number;
 }
 
 /** A server that takes a request and says nothing must not hold up what waits behind it. */
 const PATIENCE_MS = 20_000;
+/** The poorest line that anything is sent over, bytes a ms: 5 kB/s. What is long may take its time. */
+const POOREST_LINE = 5;
 /** What the server may have to work out first. */
 export const LONG_PATIENCE_MS = 150_000;
 
 async function send(method: string, url: string, payload: Payload = {}): Promise<unknown> {
   const { body, bytes, writeId, writer, patienceMs = PATIENCE_MS } = payload;
+  const text = body === undefined ? undefined : JSON.stringify(body);
+  const length = bytes?.byteLength ?? text?.length ?? 0;
   const deadline = new AbortController();
-  const timer = setTimeout(() => deadline.abort(), patienceMs);
+  const timer = setTimeout(() => deadline.abort(), patienceMs + length / POOREST_LINE);
   let response: Response;
   let json: unknown;
   try {
@@ -42,7 +46,7 @@ async function send(method: string, url: string, payload: Payload = {}): Promise
       credentials: 'same-origin',
       ...(bytes
         ? { headers: { 'content-type': 'application/octet-stream' }, body: bytes }
-        : body === undefined
+        : text === undefined
           ? {}
           : {
               headers: {
@@ -50,7 +54,7 @@ async function send(method: string, url: string, payload: Payload = {}): Promise
                 ...(writeId ? { 'idempotency-key': writeId } : {}),
                 ...(writer ? { 'alfombra-writer': writer } : {}),
               },
-              body: JSON.stringify(body),
+              body: text,
             }),
     });
     json = response.status === 204 ? undefined : await bodyOf(response, deadline.signal);

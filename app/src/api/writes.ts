@@ -11,7 +11,7 @@ import type {
 import { useMutation, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useOutboxStore } from '@/state/sync/outboxStore';
 import { pendingBody } from '@/state/sync/overlay';
-import { ADDED, PART, type DocumentKind } from '@/state/sync/pendingWrite';
+import { ADDED, partOf, type DocumentKind } from '@/state/sync/pendingWrite';
 import { keys } from './keys';
 import { keepPhotoBytes, write, writeAll } from './sync/sync';
 
@@ -78,7 +78,7 @@ function serverCopy(
   id: string,
   lawnId: string | null,
 ): Versioned | null {
-  const part = PART[kind];
+  const part = partOf(kind);
   const known =
     kind === 'lawn'
       ? client.getQueryData<Versioned>(keys.lawn(id))

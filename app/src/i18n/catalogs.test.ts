@@ -17,8 +17,13 @@ import { calculators } from '@alfombra/core/calculating';
 import { keyCharacters, keyTaxa } from '@alfombra/core/key';
 import { catalogs } from '.';
 import { deepWords } from './deepWords';
+import { syncWords } from './syncWords';
 
-const english = { ...catalogs.en.translation, ...deepWords } as unknown as Record<string, unknown>;
+const english = {
+  ...catalogs.en.translation,
+  ...deepWords,
+  ...syncWords,
+} as unknown as Record<string, unknown>;
 
 /** The words under a dotted key; plural keys count when both forms are there. */
 function has(key: string): boolean {

@@ -1,15 +1,15 @@
 import { z } from 'zod';
 import { isLocalDate, localDate } from '../units';
 
-/** Years of weather and of work that mean something here; no clock and no record lies outside. */
-const FIRST_DAY = '1900-01-01';
+/** Days that mean something here, of clocks, of work and of the longest weather records of the country. */
+const FIRST_DAY = '1800-01-01';
 const LAST_DAY = '2100-12-31';
 
 export const localDateSchema = z
   .string()
   .max(10, 'a calendar day as YYYY-MM-DD')
   .refine((text) => isLocalDate(text) && text >= FIRST_DAY && text <= LAST_DAY, {
-    error: 'a calendar day as YYYY-MM-DD, from 1900 to 2100',
+    error: 'a calendar day as YYYY-MM-DD, from 1800 to 2100',
     abort: true,
   })
   .transform((text) => localDate(text));

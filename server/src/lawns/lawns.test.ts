@@ -225,6 +225,7 @@ describe('one lawn that is wrong', () => {
     );
     expect(faults.get(good.body.name)).toBeNull();
     for (const { name } of wrong) expect(faults.get(name)).toEqual(expect.any(String));
+    expect(faults.get('Old')).toMatch(/^upkeep: /);
     const { body: along } = await agent.get('/api/take-along').expect(200);
     expect(along.files.map(({ lawn }: { lawn: { id: string } }) => lawn.id)).toContain(good.id);
   });

@@ -2,6 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { availableParallelism } from 'node:os';
 import type { Worker } from 'node:worker_threads';
 import type { Company, SoilSeason, WeatherBundle } from '@alfombra/core';
+import { z } from 'zod';
+import { badInput } from '../http/failure';
 import { askThread, startThread } from '../threads/thread';
 import { faultyWork, workOut, type LawnFile, type LawnWork } from './summarize';
 
@@ -44,9 +46,18 @@ export function worker({ company, bundles }: SummaryContext): (job: SummaryJob) 
       // What is no number on the wire would take the whole list down on the phone.
       return Number.isFinite(work.summary.areaFt2) ? work : faultyWork(file, 'It has no area.');
     } catch (error) {
-      return faultyWork(file, error instanceof Error ? error.message : String(error));
+      return faultyWork(file, wordsOf(error));
     }
   };
+}
+
+/** What is wrong and where, of a fault in what is stored as of any other. */
+function wordsOf(error: unknown): string {
+  if (error instanceof z.ZodError) {
+    const { message, path } = badInput(error);
+    return [path?.join(' › '), message].filter(Boolean).join(': ');
+  }
+  return error instanceof Error ? error.message : String(error);
 }
 
 interface Thread {

@@ -2,7 +2,13 @@ import { deflateSync } from 'node:zlib';
 import request from 'supertest';
 import sharp from 'sharp';
 import { v7 as uuid } from 'uuid';
-import { lawnBody, signedInCompany, testServer, type TestServer } from '../../test/testServer';
+import {
+  lawnBody,
+  reportBody,
+  signedInCompany,
+  testServer,
+  type TestServer,
+} from '../../test/testServer';
 
 let server: TestServer;
 beforeAll(async () => (server = await testServer()));
@@ -57,18 +63,7 @@ async function reportWith(pictures: Buffer[]) {
   }
   const { body } = await agent
     .put(`/api/reports/${uuid()}`)
-    .send({
-      lawnId,
-      date: '2026-04-08',
-      visitId: null,
-      language: 'en',
-      findings: [],
-      assumptions: [],
-      questionIds: [],
-      photoIds,
-      expiresOn: '2026-05-08',
-      version: 0,
-    })
+    .send({ ...reportBody(lawnId, { photoIds }), version: 0 })
     .expect(200);
   return { agent, photoIds, statuses, token: (body.path as string).split('/').pop()! };
 }

@@ -1,6 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import request from 'supertest';
-import { lawnBody, signedInCompany, testServer, type TestServer } from '../../test/testServer';
+import {
+  lawnBody,
+  reportBody,
+  signedInCompany,
+  testServer,
+  type TestServer,
+} from '../../test/testServer';
 
 let server: TestServer;
 beforeAll(async () => (server = await testServer()));
@@ -20,18 +26,13 @@ async function reported(change: object = {}) {
     .put(`/api/lawns/${lawnId}`)
     .send({ ...lawn, questions, version: 0 })
     .expect(200);
-  const body = {
-    lawnId,
-    date: '2026-04-08',
-    visitId: null,
+  const body = reportBody(lawnId, {
     language: 'es',
     findings: [{ id: randomUUID(), grade: 'easy', words: 'Dandelions near the gate.' }],
     assumptions: ['The back edge is the lot line.'],
     questionIds: questions.map((question) => question.id),
-    photoIds: [],
-    expiresOn: '2026-05-08',
     ...change,
-  };
+  });
   const { body: report } = await agent
     .put(`/api/reports/${id}`)
     .send({ ...body, version: 0 })
@@ -77,30 +78,60 @@ describe('a private link', () => {
     const { agent, lawnId, zoneId, token } = await reported();
     const { body: lawn } = await agent.get(`/api/lawns/${lawnId}`);
     const note = 'gate code 4711, owner is difficult';
-    const pin = {
-      id: randomUUID(),
-      kind: 'hazard',
-      at: { x: 1, y: 1 },
-      note,
-      seenOn: '2026-04-08',
-    };
+    const seenOn = '2026-04-08';
+    const corner = { x: 1, y: 1 };
+    const [pin, line, patch, weed, photo, question] = Array.from({ length: 6 }, () => randomUUID());
     await agent
       .put(`/api/lawns/${lawnId}`)
-      .send({ ...lawn, name: 'Renamed since', pins: [pin], version: lawn.version })
+      .send({
+        ...lawn,
+        name: 'Renamed since',
+        property: { ...lawn.property, access: note },
+        zones: [{ ...lawn.zones[0], site: { ...lawn.zones[0].site, whichDog: '4711' } }],
+        features: [{ kind: 'house', outline: [corner, { x: 9, y: 1 }, { x: 9, y: 9 }] }],
+        pins: [{ id: pin, kind: 'hazard', at: corner, note, seenOn }],
+        lines: [{ id: line, kind: 'fence', points: [corner, { x: 5, y: 5 }], note, seenOn }],
+        patches: [
+          { id: patch, zoneId, number: 1, centre: corner, widthFt: 2, lengthFt: 3, seenOn },
+        ],
+        weedPatches: [
+          {
+            id: weed,
+            zoneId,
+            plant: { kind: 'weed', weed: 'dandelion' },
+            centre: corner,
+            lengthFt: 2,
+            widthFt: 2,
+            cover: 0.5,
+            stage: 'flowering',
+            seenOn,
+            asked: { on: seenOn, seen: {} },
+          },
+        ],
+        questions: [
+          {
+            id: question,
+            subject: { kind: 'other', text: 'Which gate?' },
+            askedOn: seenOn,
+            answer: { value: 'The side one', note: 'after ten', answeredOn: seenOn },
+          },
+        ],
+        version: lawn.version,
+      })
+      .expect(200);
+    await agent
+      .put(`/api/photos/${photo}`)
+      .send({ lawnId, date: seenOn, type: 'image/jpeg', bytes: 9, at: corner, version: 0 })
       .expect(200);
     const now = await open(token).expect(200);
     expect(now.body.lawn).toMatchObject({ name: lawn.name, pins: [] });
     // Written anew, the report is of today, but for what only the company reads.
     const { body: second } = await agent.put(`/api/reports/${randomUUID()}`).send({
-      lawnId,
-      date: '2026-04-08',
-      visitId: null,
-      language: 'en',
-      findings: [],
-      assumptions: [],
-      questionIds: [],
-      photoIds: [],
-      expiresOn: '2026-05-08',
+      ...reportBody(lawnId, {
+        findings: [{ id: randomUUID(), grade: 'easy', words: 'Dandelions.' }],
+        questionIds: [question],
+        photoIds: [photo],
+      }),
       version: 0,
     });
     const shared = await open((second.path as string).split('/').pop()!).expect(200);
@@ -112,13 +143,33 @@ describe('a private link', () => {
         '.date',
         '.expiresOn',
         '.findings',
+        '.findings.grade',
+        '.findings.id',
+        '.findings.words',
         '.language',
         '.lawn',
         '.lawn.features',
+        '.lawn.features.kind',
+        '.lawn.features.outline',
+        '.lawn.features.outline.x',
+        '.lawn.features.outline.y',
         '.lawn.lines',
+        '.lawn.lines.id',
+        '.lawn.lines.kind',
+        '.lawn.lines.points',
+        '.lawn.lines.points.x',
+        '.lawn.lines.points.y',
         '.lawn.name',
         '.lawn.northDeg',
         '.lawn.patches',
+        '.lawn.patches.centre',
+        '.lawn.patches.centre.x',
+        '.lawn.patches.centre.y',
+        '.lawn.patches.id',
+        '.lawn.patches.lengthFt',
+        '.lawn.patches.number',
+        '.lawn.patches.widthFt',
+        '.lawn.patches.zoneId',
         '.lawn.pins',
         '.lawn.pins.at',
         '.lawn.pins.at.x',
@@ -126,6 +177,12 @@ describe('a private link', () => {
         '.lawn.pins.id',
         '.lawn.pins.kind',
         '.lawn.weedPatches',
+        '.lawn.weedPatches.centre',
+        '.lawn.weedPatches.centre.x',
+        '.lawn.weedPatches.centre.y',
+        '.lawn.weedPatches.id',
+        '.lawn.weedPatches.lengthFt',
+        '.lawn.weedPatches.widthFt',
         '.lawn.zones',
         '.lawn.zones.cutouts',
         '.lawn.zones.edges',
@@ -139,8 +196,24 @@ describe('a private link', () => {
         '.lawn.zones.outline.y',
         '.note',
         '.photos',
+        '.photos.at',
+        '.photos.at.x',
+        '.photos.at.y',
+        '.photos.date',
+        '.photos.id',
+        '.photos.note',
+        '.photos.standIn',
         '.promised',
         '.questions',
+        '.questions.answer',
+        '.questions.answer.answeredOn',
+        '.questions.answer.note',
+        '.questions.answer.value',
+        '.questions.askedOn',
+        '.questions.id',
+        '.questions.subject',
+        '.questions.subject.kind',
+        '.questions.subject.text',
         '.technician',
       ].sort(),
     );

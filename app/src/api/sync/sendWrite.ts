@@ -4,25 +4,15 @@ import type { SendResult } from '@/state/sync/outbox';
 import type { OutboxDatabase } from '@/state/sync/outboxDatabase';
 import {
   ADDED,
+  PART,
   type DocumentKind,
   type PendingWrite,
   type ServerDocument,
 } from '@/state/sync/pendingWrite';
 
 /** Address of a kind's documents. */
-const FOLDER: Record<DocumentKind, string> = {
-  lawn: 'lawns',
-  customer: 'customers',
-  visit: 'visits',
-  record: 'records',
-  reading: 'readings',
-  sample: 'samples',
-  photo: 'photos',
-  report: 'reports',
-};
+const FOLDER: Record<DocumentKind, string> = { lawn: 'lawns', customer: 'customers', ...PART };
 const PIECE_BYTES = 262_144;
-/** A piece over a poor line, 5 kB/s. */
-const PIECE_PATIENCE_MS = 60_000;
 
 type Answered = { id: string; version: number } & Record<string, unknown>;
 const isDocument = (json: unknown): json is Answered => {
@@ -123,7 +113,6 @@ async function sendBytes(id: string, received: number, database: OutboxDatabase)
     const piece = photo.bytes.slice(start, start + PIECE_BYTES);
     const arrived = await request(receivedAnswer, 'PUT', `/api/photos/${id}/bytes?start=${start}`, {
       bytes: piece,
-      patienceMs: PIECE_PATIENCE_MS,
     });
     if (arrived <= start) throw new RequestFailure('internal', 'no progress');
     start = arrived;

@@ -4,7 +4,7 @@ import { useEffect } from 'react';
 import { persister } from '../queryClient';
 import { keys } from '../keys';
 import { lawnsQuery } from '../lawns';
-import { PART, type PendingWrite, type ServerDocument } from '@/state/sync/pendingWrite';
+import { partOf, type PendingWrite, type ServerDocument } from '@/state/sync/pendingWrite';
 import { registerServiceWorker } from '@/state/serviceWorker';
 import { startSync } from './sync';
 import { stopTakingAlong, takeAlong } from './takeAlong';
@@ -82,7 +82,7 @@ function whenListed(client: QueryClient, then: () => void): () => void {
 
 /** What else the server says that follows from a write: findings, links, what is due. */
 function askedAgain({ kind, lawnId }: PendingWrite): QueryKey[] {
-  const part = PART[kind];
+  const part = partOf(kind);
   return [keys.lawns, ...(part && lawnId ? [keys.ofLawn(lawnId, part)] : [])];
 }
 
@@ -91,7 +91,7 @@ function intoCache(client: QueryClient, write: PendingWrite, document: ServerDoc
   const { id, version } = document;
   const entry = { ...(document.body as object), id, version };
   const newest = (known: { version?: number } | undefined) => (known?.version ?? 0) <= version;
-  const part = PART[write.kind];
+  const part = partOf(write.kind);
   if (write.kind === 'lawn') {
     client.setQueryData(keys.lawn(id), (known: Entry | undefined) =>
       newest(known) ? entry : known,

@@ -41,12 +41,15 @@ export function ImportScreen() {
           ),
     [formats, text, tooLong, known],
   );
-  const take = async () => {
+  const take = () => {
     if (!read || !formats) return;
     const written = propertiesOf(read.properties, customers.data ?? [], formats.customersOf);
-    await writeAll.mutateAsync(written);
-    setTaken(new Set(written.filter(({ kind }) => kind === 'lawn').map(({ id }) => id)));
-    setText('');
+    writeAll.mutate(written, {
+      onSuccess: () => {
+        setTaken(new Set(written.filter(({ kind }) => kind === 'lawn').map(({ id }) => id)));
+        setText('');
+      },
+    });
   };
   return (
     <Screen
@@ -59,7 +62,7 @@ export function ImportScreen() {
             {writeAll.error ? <Failed message={words(writeAll.error)} /> : null}
             <Button
               label={t('import.take', { count: read.properties.length })}
-              onPress={() => void take()}
+              onPress={take}
               busy={writeAll.isPending ? t('common.loading') : null}
               testID="take-import"
               wide

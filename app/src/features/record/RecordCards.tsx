@@ -1,4 +1,5 @@
 import { useController, type Control } from 'react-hook-form';
+import type { Company } from '@alfombra/core';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { materialName } from '@/features/season/productWords';
@@ -16,14 +17,7 @@ import {
   Words,
 } from '@/ui';
 import type { Job } from './job';
-import {
-  AMOUNT_DIGITS,
-  SKIES,
-  STRANGERS,
-  WINDS,
-  type RecordDraft,
-  type RecordSource,
-} from './recordDraft';
+import { AMOUNT_DIGITS, SKIES, STRANGERS, WINDS, type RecordDraft } from './recordDraft';
 
 interface OfRecord {
   // eslint-disable-next-line @typescript-eslint/no-explicit-any -- whatever its schema makes of the fields
@@ -167,7 +161,7 @@ export function PaceCard({ control }: OfRecord) {
   );
 }
 
-export function WhoCard({ control, members }: OfRecord & { members: RecordSource['members'] }) {
+export function WhoCard({ control, members }: OfRecord & { members: Company['members'] }) {
   const { t } = useTranslation();
   const { field, fieldState } = useController({ control, name: 'who' });
   const member = members.find(({ id }) => id === field.value);
@@ -182,19 +176,16 @@ export function WhoCard({ control, members }: OfRecord & { members: RecordSource
         ]}
         onChange={field.onChange}
       />
-      {member ? (
-        <Words tone="second">
-          {member.licence
-            ? t('record.licenceIs', { licence: member.licence })
-            : t('record.unlicensed')}
-        </Words>
-      ) : (
+      {member?.licence ? (
+        <Words tone="second">{t('record.licenceIs', { licence: member.licence })}</Words>
+      ) : null}
+      {STRANGERS.some((kind) => kind === field.value) ? (
         <FormField
           control={control}
           name="stranger"
           label={`${t('record.strangerName')} (${t('common.optional')})`}
         />
-      )}
+      ) : null}
       {fieldState.error ? <Failed message={t('record.unlicensed')} /> : null}
       <FormField
         control={control}

@@ -56,23 +56,24 @@ export function RecordForm({
       lawnId: lawn.id,
       today: company.today,
       applicatorId: applicator.id,
-      members: company.members,
       airF: today?.tmaxF ?? 70,
       windMph: today?.windMph ?? 5,
     };
   });
+  // What it is judged by is of today, however long ago it was begun: the last day allowed, who has a license.
+  const now = { ...source, today: company.today, members: company.members };
   const { form, unsaved, done, discard } = useDraftForm({
     key,
     source,
     make: recordDraft,
-    schema: recordFormSchema(source),
+    schema: recordFormSchema(now),
   });
   const { control } = form;
-  const judged = judgedDraft(useWatch({ control }) as ReturnType<typeof recordDraft>, source);
+  const judged = judgedDraft(useWatch({ control }) as ReturnType<typeof recordDraft>, now);
   const preview = useVerdict(judged, question, job, source.recordId);
   const save = form.handleSubmit((read) =>
     putRecord.mutate(
-      { id: source.recordId, body: recordOf(read, source) },
+      { id: source.recordId, body: recordOf(read, now) },
       {
         onSuccess: (record) => {
           done();
@@ -114,7 +115,7 @@ export function RecordForm({
       <WhenCard control={control} today={company.today} />
       <WeatherCard control={control} />
       {job.spray ? <PaceCard control={control} /> : null}
-      <WhoCard control={control} members={source.members} />
+      <WhoCard control={control} members={company.members} />
       {preview.length > 0 ? (
         <View className="gap-2">
           <Title>{t('record.preview')}</Title>

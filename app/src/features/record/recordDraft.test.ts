@@ -60,6 +60,20 @@ it('makes a record of a good draft, with a comma between the thousands', () => {
   expect(body?.materials[0]?.amount).toBe(4.5);
 });
 
+it('is judged by the day and the licenses of when it is saved, not of when it was begun', () => {
+  const begun = source();
+  const typed = { ...draft(), date: '2026-04-09' };
+  const faults = (given: typeof begun) =>
+    recordFormSchema(given)
+      .safeParse(typed)
+      .error?.issues.map(({ message }) => message);
+  expect(faults(begun)).toEqual(['record.future']);
+  expect(faults({ ...begun, today: '2026-04-09' })).toBeUndefined();
+  const [member] = begun.members;
+  const unlicensed = { ...begun, today: '2026-04-09', members: [{ ...member!, licence: '' }] };
+  expect(faults(unlicensed)).toEqual(['record.unlicensed']);
+});
+
 it('records exactly what was planned where nothing was changed, though the field rounds it', () => {
   expect(draft().amounts).toEqual(['0.047']);
   const { body } = read();

@@ -1,4 +1,9 @@
-import { isLocalDate, type ApplicationRecordBody, type Material } from '@alfombra/core';
+import {
+  isLocalDate,
+  type ApplicationRecordBody,
+  type Company,
+  type Material,
+} from '@alfombra/core';
 import { z } from 'zod';
 import { figure, figureOrNone, numberText, type NumberText } from '@/ui';
 import type { Job } from './job';
@@ -20,7 +25,6 @@ export interface RecordSource {
   today: string;
   /** Who is at it, of the company's people. */
   applicatorId: string;
-  members: { id: string; name: string; licence: string }[];
   airF: number;
   windMph: number;
 }
@@ -40,7 +44,8 @@ const planned = (value: number | null, digits: number, fault: string) => {
   });
 };
 
-type Given = Pick<RecordSource, 'job' | 'today' | 'members'>;
+/** What a record is judged by, of the day on which it is saved. */
+export type RecordGiven = Pick<RecordSource, 'job' | 'today' | 'lawnId'> & Pick<Company, 'members'>;
 
 const fieldsOf = ({ job, today }: Pick<RecordSource, 'job' | 'today'>) => ({
   area: planned(job.areaFt2, 0, 'record.number'),
@@ -79,11 +84,11 @@ type Fields = ReturnType<typeof fieldsOf>;
 export type RecordDraft = z.input<z.ZodObject<Fields>>;
 type RecordRead = z.output<z.ZodObject<Fields>>;
 
-const licensed = (who: string, { members }: Pick<RecordSource, 'members'>): boolean =>
+const licensed = (who: string, { members }: Pick<Company, 'members'>): boolean =>
   members.some(({ id, licence }) => id === who && licence.trim() !== '');
 
 /** The form of one record; a fault is a key of the catalogs. */
-export const recordFormSchema = (source: Given) =>
+export const recordFormSchema = (source: Pick<RecordGiven, 'job' | 'today' | 'members'>) =>
   z
     .object(fieldsOf(source))
     .refine(({ who }) => STRANGERS.some((one) => one === who) || licensed(who, source), {
@@ -172,7 +177,7 @@ export const STRANGERS = ['customer', 'other-firm', 'unknown'] as const;
 /** Whose hands it was; a member is written with their license. */
 function applicatorOf(
   { who, stranger }: Pick<RecordRead, 'who' | 'stranger'>,
-  members: RecordSource['members'],
+  members: Company['members'],
 ): Pick<ApplicationRecordBody, 'applicatorKind' | 'applicatorId' | 'applicator' | 'licence'> {
   const kind = STRANGERS.find((one) => one === who);
   if (kind) {
@@ -190,7 +195,7 @@ function applicatorOf(
 /** The record that a form without faults becomes. */
 export function recordOf(
   read: RecordRead,
-  { job, lawnId, members }: Pick<RecordSource, 'job' | 'lawnId' | 'members'>,
+  { job, lawnId, members }: Pick<RecordGiven, 'job' | 'lawnId' | 'members'>,
 ): ApplicationRecordBody {
   const { airF, windMph, ...judged } = judgedOf(read, job);
   return {

@@ -2,7 +2,7 @@ import { weatherImportResultSchema, type WeatherImportResult } from '@alfombra/c
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { request } from '@/api/request';
+import { LONG_PATIENCE_MS, request } from '@/api/request';
 import { useFailureWords } from '@/api/useFailureWords';
 import { FileButton } from '@/features/property/FileButton';
 import { Button, Card, Failed, fullDay, Title, Words } from '@/ui';
@@ -20,6 +20,7 @@ export function WeatherImport({ stationId }: { stationId: string }) {
     mutationFn: ({ csv, keep }: { csv: string; keep: boolean }): Promise<WeatherImportResult> =>
       request(weatherImportResultSchema, 'POST', `/api/stations/${stationId}/weather-csv`, {
         body: { csv, keep },
+        patienceMs: LONG_PATIENCE_MS,
       }),
     onSuccess: async ({ kept }) => {
       if (!kept) return;

@@ -1,3 +1,4 @@
+import '@/i18n/syncWords';
 import { useTranslation } from 'react-i18next';
 import { useSignOut } from '@/api/queries';
 import { useOutboxStore } from '@/state/sync/outboxStore';
@@ -9,10 +10,10 @@ export function SignOutSheet({ open, onClose }: { open: boolean; onClose: () => 
   const leave = useLeave();
   const count = useOutboxStore(({ writes }) => writes.length);
   return (
-    <Sheet open={open} title={t('sync.signOutTitle')} onClose={onClose}>
-      <Words>{t('sync.signOutLead', { count })}</Words>
-      <Button label={t('sync.stay')} onPress={onClose} testID="stay-signed-in" />
-      <Button kind="equal" label={t('sync.leave')} onPress={leave} />
+    <Sheet open={open} title={t('syncSheet.signOutTitle')} onClose={onClose}>
+      <Words>{t('syncSheet.signOutLead', { count })}</Words>
+      <Button label={t('syncSheet.stay')} onPress={onClose} testID="stay-signed-in" />
+      <Button kind="equal" label={t('syncSheet.leave')} onPress={leave} />
     </Sheet>
   );
 }

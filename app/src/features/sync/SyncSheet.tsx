@@ -1,3 +1,4 @@
+import '@/i18n/syncWords';
 import type { Json, MergeConflict } from '@alfombra/core';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -16,34 +17,34 @@ export function SyncSheet({ open, onClose }: { open: boolean; onClose: () => voi
   const { t } = useTranslation();
   const { writes, others, line, sending, storage, takenAlong } = useOutboxStore();
   return (
-    <Sheet open={open} title={t('sync.title')} onClose={onClose}>
+    <Sheet open={open} title={t('syncSheet.title')} onClose={onClose}>
       <Words tone="second">
         {line === 'down'
-          ? t('sync.leadDown', { count: takenAlong })
+          ? t('syncSheet.leadDown', { count: takenAlong })
           : line === 'signed-out'
-            ? t('sync.leadSignedOut')
-            : t('sync.lead')}
+            ? t('syncSheet.leadSignedOut')
+            : t('syncSheet.lead')}
       </Words>
       {storage === null ? null : (
         <Words size="note" tone="second">
-          {t('sync.storage', { share: percent(storage.usage / storage.quota) })}
+          {t('syncSheet.storage', { share: percent(storage.usage / storage.quota) })}
         </Words>
       )}
       {writes.slice(0, MOST_SHOWN).map((write) => (
         <Pending key={write.seq} write={write} />
       ))}
       {writes.length > MOST_SHOWN ? (
-        <Words tone="second">{t('sync.more', { count: writes.length - MOST_SHOWN })}</Words>
+        <Words tone="second">{t('syncSheet.more', { count: writes.length - MOST_SHOWN })}</Words>
       ) : null}
       {others > 0 ? (
         <Words size="note" tone="second">
-          {t('sync.others', { count: others })}
+          {t('syncSheet.others', { count: others })}
         </Words>
       ) : null}
       <Button
         kind="plain"
-        label={t('sync.sendNow')}
-        busy={sending ? t('sync.sending') : null}
+        label={t('syncSheet.sendNow')}
+        busy={sending ? t('syncSheet.sending') : null}
         onPress={() => void sendNow()}
       />
     </Sheet>
@@ -54,7 +55,7 @@ function Pending({ write }: { write: PendingWrite }) {
   const { t } = useTranslation();
   const lawns = useLawns();
   const lawn = lawns.data?.find(({ id }) => id === (write.lawnId ?? write.id))?.name;
-  const title = [t(`sync.kind.${write.kind}`), lawn].filter(Boolean).join(' · ');
+  const title = [t(`syncSheet.kind.${write.kind}`), lawn].filter(Boolean).join(' · ');
   if (write.state === 'conflict' && write.conflict) {
     return <Conflict write={write} title={title} conflicts={write.conflict.conflicts} />;
   }
@@ -67,8 +68,8 @@ function Pending({ write }: { write: PendingWrite }) {
         <>
           <Words tone="stop">
             {aside
-              ? t('sync.aside', { count: write.failures })
-              : t('sync.refused', {
+              ? t('syncSheet.aside', { count: write.failures })
+              : t('syncSheet.refused', {
                   why: [write.failure?.path.join(' › '), write.failure?.message]
                     .filter(Boolean)
                     .join(': '),
@@ -82,14 +83,14 @@ function Pending({ write }: { write: PendingWrite }) {
             />
             <Button
               kind="equal"
-              label={t('sync.discard')}
+              label={t('syncSheet.discard')}
               onPress={() => void discardWrite(write.seq)}
             />
           </View>
         </>
       ) : (
         <Words size="note" tone="second">
-          {write.tried ? t('sync.tried') : t('sync.notTried')}
+          {write.tried ? t('syncSheet.tried') : t('syncSheet.notTried')}
         </Words>
       )}
     </Card>
@@ -112,7 +113,7 @@ function Conflict({
   return (
     <Card tone="stop" testID="conflict">
       <Words weight="bold">{title}</Words>
-      <Words>{t('sync.conflict', { count: conflicts.length })}</Words>
+      <Words>{t('syncSheet.conflict', { count: conflicts.length })}</Words>
       {conflicts.map(({ path, mine, theirs }, index) => (
         <View key={path.join('/')} className="gap-2">
           <Words size="note" weight="semi" tone="second">
@@ -122,8 +123,8 @@ function Conflict({
             {(['mine', 'theirs'] as const).map((side) => (
               <Chip
                 key={side}
-                label={t(`sync.${side}`, {
-                  value: shown(side === 'mine' ? mine : theirs, t('sync.removed')),
+                label={t(`syncSheet.${side}`, {
+                  value: shown(side === 'mine' ? mine : theirs, t('syncSheet.removed')),
                 })}
                 chosen={choices[index] === side}
                 onPress={() => setChoices({ ...choices, [index]: side })}
@@ -133,7 +134,7 @@ function Conflict({
         </View>
       ))}
       <Button
-        label={t('sync.settle')}
+        label={t('syncSheet.settle')}
         disabled={all.some((choice) => choice === undefined)}
         onPress={() => void settleConflict(write.seq, write.writeId, all as ('mine' | 'theirs')[])}
         testID="settle"

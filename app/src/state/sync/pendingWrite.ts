@@ -9,14 +9,18 @@ export type DocumentKind =
 export type LawnPart = 'visits' | 'records' | 'readings' | 'samples' | 'photos' | 'reports';
 
 /** The list that a kind of document is in. */
-export const PART: Partial<Record<DocumentKind, LawnPart>> = {
+export const PART = {
   visit: 'visits',
   record: 'records',
   reading: 'readings',
   sample: 'samples',
   photo: 'photos',
   report: 'reports',
-};
+} as const satisfies Partial<Record<DocumentKind, LawnPart>>;
+
+/** The list under its lawn that a kind of document is in; `undefined` of what lies under none. */
+export const partOf = (kind: DocumentKind): LawnPart | undefined =>
+  (PART as Partial<Record<DocumentKind, LawnPart>>)[kind];
 
 /** Fields that the server adds to what was written. */
 export const ADDED: Partial<Record<DocumentKind, readonly string[]>> = {
