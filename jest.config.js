@@ -1,1 +1,5 @@
-module.exports = { projects: ['<rootDir>/core', '<rootDir>/server', '<rootDir>/app'] };
+module.exports = {
+  projects: ['<rootDir>/core', '<rootDir>/server', '<rootDir>/app'],
+  // On a busy machine of two cores: nothing here is a test of speed.
+  testTimeout: 60_000,
+};

@@ -11,10 +11,10 @@ import { after, before, describe, it } from 'node:test';
 import type { AxeResults, RunOptions } from 'axe-core';
 import type { BrowserContext, Page } from 'playwright-core';
 import { closeBrowsers, openBrowser, PHONE, WIDE } from './browser.ts';
+import { PATIENCE_MS } from './patience.ts';
 import { ADDRESS, clearServer, startServer } from './testServer.ts';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
-const PATIENCE_MS = 45_000;
 
 /** Rules that are not asked, each with its reason. None today. */
 const NOT_ASKED: Record<string, string> = {};
@@ -129,7 +129,6 @@ for (const [size, viewport, scheme] of [
       await startServer({ reset: true });
       context = await openBrowser(viewport);
       page = context.pages()[0] ?? (await context.newPage());
-      page.setDefaultTimeout(PATIENCE_MS);
       await page.emulateMedia({ colorScheme: scheme });
       await signIn(page);
       const lawn = await page.locator('a[href^="/lawns/0"]').first().getAttribute('href');
@@ -222,7 +221,6 @@ describe('with the keys alone', { concurrency: 1 }, () => {
     await startServer({ reset: true });
     const context = await openBrowser(WIDE);
     page = context.pages()[0] ?? (await context.newPage());
-    page.setDefaultTimeout(PATIENCE_MS);
   });
   after(async () => {
     await closeBrowsers();

@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type BrowserContext } from 'playwright-core';
+import { PATIENCE_MS } from './patience.ts';
 
 export const PHONE = { width: 390, height: 844 };
 export const WIDE = { width: 1280, height: 800 };
@@ -46,6 +47,7 @@ export async function openBrowser(
       '--host-resolver-rules=MAP * ~NOTFOUND , EXCLUDE 127.0.0.1',
     ],
   });
+  context.setDefaultTimeout(PATIENCE_MS);
   opened.push({ context, profile });
   return context;
 }

@@ -18,7 +18,6 @@ describe('fingers on the plan', { concurrency: 1 }, () => {
     await startServer({ reset: true });
     const context = await openBrowser(PHONE);
     page = context.pages()[0] ?? (await context.newPage());
-    page.setDefaultTimeout(45_000);
     touch = await context.newCDPSession(page);
     await touch.send('Emulation.setTouchEmulationEnabled', { enabled: true, maxTouchPoints: 2 });
     await page.goto(`${ADDRESS}/lawns`);

@@ -10,7 +10,6 @@ import { closeBrowsers, openBrowser, PHONE } from './browser.ts';
 import { ADDRESS, clearServer, startServer } from './testServer.ts';
 
 const LARKSPUR = '/lawns/0190de02-0000-7000-8000-000000000001';
-const PATIENCE_MS = 45_000;
 
 describe('ground, shelf and kerb, phone', { concurrency: 1 }, () => {
   let page: Page;
@@ -28,7 +27,6 @@ describe('ground, shelf and kerb, phone', { concurrency: 1 }, () => {
     await startServer({ reset: true });
     const context = await openBrowser(PHONE);
     page = context.pages()[0] ?? (await context.newPage());
-    page.setDefaultTimeout(PATIENCE_MS);
     page.on('pageerror', (error) => faults.push(error.message));
     await signIn('owner');
   });

@@ -7,13 +7,12 @@ import { after, before, describe, it } from 'node:test';
 import { setTimeout as wait } from 'node:timers/promises';
 import type { BrowserContext, Page } from 'playwright-core';
 import { closeBrowsers, openBrowser, PHONE } from './browser.ts';
+import { until } from './patience.ts';
 import { ADDRESS, clearServer, startServer, stopServer } from './testServer.ts';
 
 const LAWN = '/lawns/0190de02-0000-7000-8000-000000000001';
-const PATIENCE_MS = 20_000;
 
 async function signIn(page: Page): Promise<void> {
-  page.setDefaultTimeout(PATIENCE_MS);
   await page.goto(`${ADDRESS}/lawns`);
   await page.getByTestId('email').fill('technician@alfombra.demo');
   await page.getByTestId('password').fill('woven-rug');
@@ -115,7 +114,6 @@ describe('without a signal', { concurrency: 1 }, () => {
     await page.getByText('1 waiting to be sent').waitFor();
     await page.close();
     page = await context.newPage();
-    page.setDefaultTimeout(PATIENCE_MS);
     await page.goto(`${ADDRESS}/lawns`);
     await page.getByText('1 waiting to be sent').waitFor();
     assert.equal(await pending(page), 1);
@@ -137,8 +135,7 @@ describe('without a signal', { concurrency: 1 }, () => {
     await startServer({ reset: false });
     await page.getByTestId('sync-strip').click();
     await page.getByText('Send now').click();
-    for (let tries = 0; tries < 40 && (await pending(page)) > 0; tries += 1) await wait(250);
-    assert.equal(await pending(page), 0);
+    await until('nothing waiting', async () => (await pending(page)) === 0);
     const visits = await visitsOnServer(page);
     assert.equal(visits.length, before_ + 1);
     assert.equal(visits.filter(({ looks }) => looks.length === 1).length, 1);
@@ -160,8 +157,7 @@ describe('without a signal', { concurrency: 1 }, () => {
     await theirs.getByTestId('save-zone').click();
     await theirs.waitForURL('**/visit');
     await context.setOffline(false);
-    for (let tries = 0; tries < 80 && (await pending(page)) > 0; tries += 1) await wait(250);
-    assert.equal(await pending(page), 0);
+    await until('nothing waiting', async () => (await pending(page)) === 0);
     const lawn = await lawnOnServer(theirs);
     assert.equal(lawn.name, '14 Larkspur Bend, rear');
     assert.equal(lawn.zones.find(({ name }) => name === 'Back')?.site.thatchIn, 0.4);
@@ -177,7 +173,6 @@ describe('without a signal', { concurrency: 1 }, () => {
     await page.getByText(/waiting to be sent/).waitFor();
     const other = await openBrowser(PHONE);
     const theirs = other.pages()[0] ?? (await other.newPage());
-    theirs.setDefaultTimeout(PATIENCE_MS);
     await theirs.goto(`${ADDRESS}/lawns`);
     await theirs.getByTestId('email').fill('owner@alfombra.demo');
     await theirs.getByTestId('password').fill('woven-rug');
@@ -193,8 +188,7 @@ describe('without a signal', { concurrency: 1 }, () => {
     await page.getByTestId('conflict').waitFor();
     await page.getByText('Mine: Mine').click();
     await page.getByTestId('settle').click();
-    for (let tries = 0; tries < 80 && (await pending(page)) > 0; tries += 1) await wait(250);
-    assert.equal(await pending(page), 0);
+    await until('nothing waiting', async () => (await pending(page)) === 0);
     assert.equal((await lawnOnServer(theirs)).name, 'Mine');
     await other.close();
   });
@@ -226,11 +220,10 @@ describe('without a signal', { concurrency: 1 }, () => {
       else await route.continue();
     });
     await page.getByTestId('stand-in-photo').click();
-    for (let tries = 0; tries < 120 && (pieces < 2 || (await pending(page)) > 0); tries += 1) {
-      await wait(250);
-    }
-    assert.equal(await pending(page), 0);
-    assert.ok(pieces >= 2);
+    await until(
+      'two pieces and nothing waiting',
+      async () => pieces >= 2 && (await pending(page)) === 0,
+    );
     const photos = await page.evaluate(async (path) => {
       const answer = await fetch(`/api${path}/photos`);
       return (await answer.json()) as { note: string; bytes: number; received: number }[];

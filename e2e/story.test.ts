@@ -10,7 +10,6 @@ import { ADDRESS, clearServer, startServer, stopServer } from './testServer.ts';
 
 const TANNER = '/lawns/0190de02-0000-7000-8000-000000000003';
 const LARKSPUR = '/lawns/0190de02-0000-7000-8000-000000000001';
-const PATIENCE_MS = 20_000;
 
 for (const [size, viewport] of [
   ['phone', PHONE],
@@ -40,7 +39,6 @@ for (const [size, viewport] of [
       await startServer({ reset: true });
       context = await openBrowser(viewport);
       page = context.pages()[0] ?? (await context.newPage());
-      page.setDefaultTimeout(PATIENCE_MS);
       page.on('pageerror', (error) => faults.push(error.message));
       page.on('console', (message) => {
         if (message.type() === 'error' && !message.text().includes('401'))

@@ -11,7 +11,6 @@ import type { BrowserContext, Locator, Page } from 'playwright-core';
 import { closeBrowsers, openBrowser, PHONE, WIDE } from './browser.ts';
 import { ADDRESS, clearServer, startServer } from './testServer.ts';
 
-const PATIENCE_MS = Number(process.env.PATIENCE ?? 30_000);
 /** The walk that took 186 presses and fields before; a filled field counts as one. */
 const MOST_PRESSES = 110;
 const LAWN_ROUTES = join(import.meta.dirname, '../app/src/app/(places)/lawns/[id]');
@@ -167,7 +166,6 @@ for (const [size, viewport, touch] of [
       await startServer({ reset: true });
       context = await openBrowser(viewport, { touch });
       page = context.pages()[0] ?? (await context.newPage());
-      page.setDefaultTimeout(PATIENCE_MS);
       page.on('pageerror', (error) => faults.push(error.message));
       page.on('response', (answer) => {
         if (answer.status() >= 500) faults.push(`${answer.status()} ${answer.url()}`);
@@ -567,7 +565,6 @@ for (const [size, viewport, touch] of [
     step('is answered by the customer, and the answers come back', async () => {
       const other = await openBrowser(viewport, { touch });
       const customer = other.pages()[0] ?? (await other.newPage());
-      customer.setDefaultTimeout(PATIENCE_MS);
       await customer.goto(link);
       const tap = async (locator: Locator) =>
         touch ? locator.first().tap() : locator.first().click();

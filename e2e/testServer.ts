@@ -7,7 +7,7 @@ const ROOT = join(import.meta.dirname, '..');
 const PORT = process.env.ALFOMBRA_E2E_PORT ?? '8491';
 const DB_PORT = process.env.ALFOMBRA_E2E_DB_PORT ?? '33492';
 const DB_DIR = join(ROOT, '.data', 'e2e-mariadb');
-const STARTS_WITHIN_MS = 60_000;
+const STARTS_WITHIN_MS = 120_000;
 
 export const ADDRESS = `http://127.0.0.1:${PORT}`;
 

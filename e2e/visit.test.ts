@@ -6,9 +6,8 @@ import assert from 'node:assert/strict';
 import { after, before, describe, it } from 'node:test';
 import type { BrowserContext, Page } from 'playwright-core';
 import { closeBrowsers, openBrowser, PHONE, WIDE } from './browser.ts';
+import { PATIENCE_MS } from './patience.ts';
 import { ADDRESS, clearServer, startServer } from './testServer.ts';
-
-const PATIENCE_MS = 45_000;
 
 for (const [size, viewport] of [
   ['phone', PHONE],
@@ -26,7 +25,6 @@ for (const [size, viewport] of [
       await startServer({ reset: true });
       context = await openBrowser(viewport);
       page = context.pages()[0] ?? (await context.newPage());
-      page.setDefaultTimeout(PATIENCE_MS);
       page.on('pageerror', (error) => faults.push(error.message));
       await page.goto(`${ADDRESS}/lawns`);
       await id('email').fill('technician@alfombra.demo');
@@ -166,7 +164,6 @@ for (const [size, viewport] of [
       const link = await id('report-path').innerText();
       const theirs = await openBrowser(PHONE);
       const customer = theirs.pages()[0] ?? (await theirs.newPage());
-      customer.setDefaultTimeout(PATIENCE_MS);
       await customer.goto(link.replace('localhost', '127.0.0.1'));
       await customer.getByTestId('shared-report').waitFor();
       await customer.getByRole('button', { name: 'No', exact: true }).last().click();

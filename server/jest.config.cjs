@@ -2,7 +2,6 @@ module.exports = {
   ...require('../jest.swc.js'),
   displayName: 'server',
   testMatch: ['<rootDir>/src/**/*.test.ts'],
-  setupFilesAfterEnv: ['<rootDir>/test/patience.cjs'],
   globalSetup: '<rootDir>/test/startDatabase.cjs',
   globalTeardown: '<rootDir>/test/stopDatabase.cjs',
 };

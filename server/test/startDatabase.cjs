@@ -19,6 +19,7 @@ module.exports = async () => {
   database('stop');
   rmSync(settings.DB_DIR, { recursive: true, force: true });
   database('start');
+  process.env.ALFOMBRA_TEST_DB_DIR = settings.DB_DIR;
   process.env.ALFOMBRA_TEST_DB_PORT = settings.DB_PORT;
   process.env.ALFOMBRA_TEST_DB_PASSWORD = readFileSync(join(settings.DB_DIR, 'password'), 'utf8');
 };
