@@ -10,8 +10,7 @@ import { join } from 'node:path';
 import { after, before, describe, it } from 'node:test';
 import type { AxeResults, RunOptions } from 'axe-core';
 import type { BrowserContext, Page } from 'playwright-core';
-import { closeBrowsers, openBrowser, PHONE, WIDE } from './browser.ts';
-import { PATIENCE_MS } from './patience.ts';
+import { closeBrowsers, openBrowser, PHONE, WIDE, PATIENCE_MS } from './browser.ts';
 import { ADDRESS, clearServer, startServer } from './testServer.ts';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');

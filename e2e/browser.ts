@@ -1,11 +1,15 @@
+import assert from 'node:assert/strict';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { setTimeout as wait } from 'node:timers/promises';
 import { chromium, type BrowserContext } from 'playwright-core';
-import { PATIENCE_MS } from './patience.ts';
 
 export const PHONE = { width: 390, height: 844 };
 export const WIDE = { width: 1280, height: 800 };
+
+/** Longest wait of a browser test for anything: nothing here is a test of speed, and two cores may be busy. */
+export const PATIENCE_MS = Number(process.env.PATIENCE ?? 60_000);
 
 const opened: { context: BrowserContext; profile: string }[] = [];
 
@@ -50,4 +54,27 @@ export async function openBrowser(
   context.setDefaultTimeout(PATIENCE_MS);
   opened.push({ context, profile });
   return context;
+}
+
+/** What every open page shows, for whoever reads why a test failed. */
+async function shown(): Promise<string> {
+  const pages = opened.flatMap(({ context }) => context.pages());
+  const texts = await Promise.all(
+    pages.map(async (page) => {
+      const text = await page.evaluate(() => document.body.innerText).catch(String);
+      return `${page.url()}: ${text.replace(/\s+/g, ' ').slice(0, 800)}`;
+    }),
+  );
+  return texts.join('; ');
+}
+
+/** Asks again until it is so. `what` ends the sentence "it did not come to …" */
+export async function until(
+  what: string,
+  isSo: () => Promise<boolean>,
+  withinMs = PATIENCE_MS,
+): Promise<void> {
+  for (const end = Date.now() + withinMs; !(await isSo()); await wait(200)) {
+    if (Date.now() > end) assert.fail(`it did not come to ${what}: ${await shown()}`);
+  }
 }

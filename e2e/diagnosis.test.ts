@@ -7,8 +7,7 @@ import assert from 'node:assert/strict';
 import { after, before, describe, it } from 'node:test';
 import { setTimeout as wait } from 'node:timers/promises';
 import type { Page } from 'playwright-core';
-import { closeBrowsers, openBrowser, PHONE } from './browser.ts';
-import { until } from './patience.ts';
+import { closeBrowsers, openBrowser, PHONE, until } from './browser.ts';
 import { ADDRESS, clearServer, startServer } from './testServer.ts';
 
 const LARKSPUR = '/lawns/0190de02-0000-7000-8000-000000000001';

@@ -8,8 +8,7 @@ import { after, before, describe, it } from 'node:test';
 import { setTimeout as wait } from 'node:timers/promises';
 import { build } from 'esbuild';
 import type { BrowserContext, Page } from 'playwright-core';
-import { closeBrowsers, openBrowser, PHONE } from './browser.ts';
-import { until } from './patience.ts';
+import { closeBrowsers, openBrowser, PHONE, until } from './browser.ts';
 import { ADDRESS, clearServer, startServer } from './testServer.ts';
 
 // The worker that sends in the background is cut off like a page.

@@ -5,8 +5,7 @@
 import assert from 'node:assert/strict';
 import { after, before, describe, it } from 'node:test';
 import type { BrowserContext, Page } from 'playwright-core';
-import { closeBrowsers, openBrowser, PHONE, WIDE } from './browser.ts';
-import { PATIENCE_MS } from './patience.ts';
+import { closeBrowsers, openBrowser, PHONE, WIDE, PATIENCE_MS } from './browser.ts';
 import { ADDRESS, clearServer, startServer } from './testServer.ts';
 
 for (const [size, viewport] of [
