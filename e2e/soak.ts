@@ -245,6 +245,7 @@ async function photoPieces(count: number): Promise<number> {
 async function mixed(): Promise<number> {
   const times = new Map<string, number[]>();
   let bad = 0;
+  const lawns = ((await ask('GET', '/lawns')).json as { id: string }[]).map(({ id }) => id);
   let taken = '';
   let early = 0;
   const until = Date.now() + MINUTES * 60_000;
@@ -264,7 +265,7 @@ async function mixed(): Promise<number> {
         const roll = chance();
         if (roll < 0.7) {
           const part = oneOf(['', '/visits', '/records', '/readings', '/samples', '/photos']);
-          note('a lawn’s reads', await ask('GET', `/lawns/${LAWN}${part}`));
+          note('a lawn’s reads', await ask('GET', `/lawns/${oneOf(lawns)}${part}`));
         } else if (roll < 0.8) note('the list', await ask('GET', '/lawns'));
         else if (roll < 0.9) {
           const answer = await ask('GET', `/take-along${taken}`);

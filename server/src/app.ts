@@ -12,7 +12,7 @@ import { openApi } from '@alfombra/core/service';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
-import pino from 'pino';
+import pino, { type DestinationStream } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { companyRoutes } from './companies/routes';
 import { CompanyService } from './companies/service';
@@ -61,7 +61,8 @@ const LEAST_COMPRESSED_BYTES = 1024;
 /** A failure for the log: what it was and where, never what somebody had written. */
 const withoutBodies = (error: Error & { parent?: { code?: string; errno?: number } }) => ({
   type: error.name,
-  message: error.message.slice(0, MOST_LETTERS),
+  // The database quotes the values that it failed at; its own number says enough.
+  message: error.parent ? 'of the database' : error.message.slice(0, MOST_LETTERS),
   code: error.parent?.code,
   errno: error.parent?.errno,
   stack: error.stack
@@ -75,7 +76,10 @@ const MOST_LETTERS = 200;
 export function createApp(
   models: Models,
   config: Pick<Config, 'logLevel' | 'web' | 'secureCookie' | 'key'> &
-    Partial<Pick<Config, 'webProxy' | 'proxies' | 'photoBytes'>>,
+    Partial<Pick<Config, 'webProxy' | 'proxies' | 'photoBytes'>> & {
+      /** Where the log goes; to standard output unless it is given. */
+      logTo?: DestinationStream;
+    },
   now: () => Date = () => new Date(),
 ): Express {
   const { sequelize } = models;
@@ -122,7 +126,9 @@ export function createApp(
   app.set('trust proxy', config.proxies ?? 0);
   app.use(
     pinoHttp({
-      logger: pino({ level: config.logLevel }),
+      logger: config.logTo
+        ? pino({ level: config.logLevel }, config.logTo)
+        : pino({ level: config.logLevel }),
       redact: ['req.headers.cookie', 'res.headers["set-cookie"]'],
       serializers: { err: withoutBodies },
     }),
@@ -182,6 +188,7 @@ export function createApp(
   api.use(
     '/take-along',
     takeAlongRoutes({
+      sequelize,
       companies,
       customers: customerStore,
       lawns,

@@ -34,7 +34,7 @@ export function lawnDocumentRoutes<Body extends OfLawn>(
     const id = idOf(request);
     const { version, ...rest } = bodyOf(request, putSchema);
     const body = rest as unknown as Body;
-    await options.lawns.get(who.companyId, body.lawnId);
+    await options.lawns.mustHave(who.companyId, body.lawnId);
     await options.check?.(who, id, body);
     const kept = (await options.complete?.(who, id, body)) ?? body;
     const stored = await options.store.put(who.companyId, id, version, kept, {
@@ -56,7 +56,7 @@ export function listUnderLawn<Body extends OfLawn>(
   router.get(`/:id/${path}`, async (request, response) => {
     const who = whoIs(response);
     const lawnId = idOf(request);
-    await options.lawns.get(who.companyId, lawnId);
+    await options.lawns.mustHave(who.companyId, lawnId);
     const list = await options.store.list(who.companyId, lawnId);
     response.json(await options.present(who, lawnId, list));
   });

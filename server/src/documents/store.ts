@@ -58,6 +58,16 @@ export class DocumentStore<Body extends object> {
     return row && stored<Body>(row);
   }
 
+  /** @throws HttpFailure `not-found` when the company has none of this id */
+  async mustHave(companyId: string, id: string): Promise<void> {
+    const there = await this.model.findOne({
+      where: { id, companyId },
+      attributes: ['id'],
+      raw: true,
+    });
+    if (!there) throw new HttpFailure('not-found', `There is no such ${this.noun}.`);
+  }
+
   /** Ids and versions of a company's documents, without their content. */
   async versions(companyId: string): Promise<{ id: string; lawnId: string; version: number }[]> {
     const ofLawn = 'lawnId' in this.model.getAttributes();

@@ -11,7 +11,7 @@ export function lawnRoutes(lawns: LawnService, companies: CompanyService): Route
   const router = Router();
   router.get('/', async (_request, response) => {
     const company = await companies.get(whoIs(response).companyId);
-    response.json(await lawns.summarize(company));
+    response.type('json').send(await lawns.summarize(company));
   });
   router.get('/progress', (_request, response) => {
     response.json(lawns.progressOf(whoIs(response).companyId));

@@ -15,6 +15,8 @@ import {
 import { decidedIn, SIGHTING_DAYS, sightingsOf, type Sighting } from '@alfombra/core/planning';
 import { literal, QueryTypes } from 'sequelize';
 import type { DocumentStore, Stored } from '../documents/store';
+import { companyMarks } from '../documents/companyMarks';
+import { KeptByMark } from '../documents/keptByMark';
 import { HttpFailure } from '../http/failure';
 import type { Models } from '../models';
 import type { WeatherService } from '../weather/service';
@@ -42,6 +44,10 @@ interface Wanted {
 /** Another server that has not been heard of for so long works nothing out any more. */
 const LEASE_MS = 60_000;
 const LOOKS_AGAIN_MS = 300;
+/** Letters of lists kept in memory, of all companies; a list of forty lawns has some hundred thousand. */
+const MOST_KEPT = 50e6;
+/** Seasons read out of what is kept before somebody else's request may come in between. */
+const READ_AT_ONCE = 50;
 /** The station of a lawn, without the rest of it. */
 const STATION = "JSON_VALUE(`body`, '$.stationId')";
 
@@ -56,6 +62,7 @@ export class SeasonKeeper {
   private readonly holder = randomUUID();
   private readonly turns = new Map<string, Promise<unknown>>();
   private readonly progress = new Map<string, SeasonProgress>();
+  private readonly lists = new KeptByMark<string>(({ length }) => length, MOST_KEPT);
 
   constructor(
     private readonly models: Models,
@@ -79,8 +86,25 @@ export class SeasonKeeper {
     return rows.flatMap(({ stationId }) => (stationId === null ? [] : [stationId])).sort();
   }
 
+  /** JSON of every lawn with what is due, in the order of their names. */
+  async list(company: Company): Promise<string> {
+    const { lawns, visits, records, readings, samples, station_versions } = await companyMarks(
+      this.models.sequelize,
+      company.id,
+    );
+    const { today, policy } = company;
+    return this.lists.of(
+      company.id,
+      hash([
+        [codeMark(), today, policy],
+        [lawns, visits, records, readings, samples, station_versions],
+      ]),
+      async () => JSON.stringify(await this.summaries(company)),
+    );
+  }
+
   /** Every lawn with what is due, in the order of their names. */
-  async summaries(company: Company): Promise<LawnSummary[]> {
+  private async summaries(company: Company): Promise<LawnSummary[]> {
     const wanted = await this.wanted(company);
     let works = await this.kept(company.id, wanted);
     if (works.size < wanted.length) {
@@ -146,11 +170,13 @@ export class SeasonKeeper {
   private async kept(companyId: string, wanted: readonly Wanted[]): Promise<Map<string, LawnWork>> {
     const rows = await this.models.lawnSeasons.findAll({ where: { companyId }, raw: true });
     const stands = new Map(wanted.map(({ id, standsOn }) => [id, standsOn]));
-    return new Map(
-      rows
-        .filter(({ lawnId, standsOn }) => stands.get(lawnId) === standsOn)
-        .map(({ lawnId, body }) => [lawnId, read(body)]),
-    );
+    const works = new Map<string, LawnWork>();
+    for (const { lawnId, standsOn, body } of rows) {
+      if (stands.get(lawnId) !== standsOn) continue;
+      works.set(lawnId, read(body));
+      if (works.size % READ_AT_ONCE === 0) await new Promise((resume) => setImmediate(resume));
+    }
+    return works;
   }
 
   private async workOut(

@@ -3,7 +3,6 @@ import {
   type Company,
   type Lawn,
   type LawnBody,
-  type LawnSummary,
   type SeasonProgress,
   type WeatherBundle,
 } from '@alfombra/core';
@@ -36,9 +35,9 @@ export class LawnService {
     return this.seasons.progressOf(companyId);
   }
 
-  /** Every lawn with what is due. */
-  summarize(company: Company): Promise<LawnSummary[]> {
-    return this.seasons.summaries(company);
+  /** JSON of every lawn's `LawnSummary`, with what is due. */
+  summarize(company: Company): Promise<string> {
+    return this.seasons.list(company);
   }
 
   /** The lawn's weather on the company's day. */
