@@ -129,6 +129,8 @@ export function createApp(
       logger: config.logTo
         ? pino({ level: config.logLevel }, config.logTo)
         : pino({ level: config.logLevel }),
+      // A line for each request only where somebody reads it.
+      autoLogging: ['info', 'debug', 'trace'].includes(config.logLevel),
       redact: ['req.headers.cookie', 'res.headers["set-cookie"]'],
       serializers: { err: withoutBodies },
     }),

@@ -20,7 +20,13 @@ export interface LawnDocumentOptions<Body extends OfLawn> {
   /** What is kept of a body: what only the server knows goes in. */
   complete?: (who: SignedIn, id: string, body: Body) => Promise<Body>;
   /** How stored documents of one lawn leave the server, all at once: a list asks no more than one does. */
-  present: (who: SignedIn, lawnId: string, stored: readonly Stored<Body>[]) => Promise<object[]>;
+  present: (
+    who: SignedIn,
+    lawnId: string,
+    stored: readonly Stored<Body>[],
+    /** Whether these are all of the lawn. */
+    all: boolean,
+  ) => Promise<object[]>;
 }
 
 /** PUT of one kind of document that belongs to a lawn. */
@@ -42,7 +48,7 @@ export function lawnDocumentRoutes<Body extends OfLawn>(
       date: body.date,
       writeId: writeIdOf(request),
     });
-    response.json((await options.present(who, body.lawnId, [stored]))[0]);
+    response.json((await options.present(who, body.lawnId, [stored], false))[0]);
   });
   return router;
 }
@@ -56,8 +62,9 @@ export function listUnderLawn<Body extends OfLawn>(
   router.get(`/:id/${path}`, async (request, response) => {
     const who = whoIs(response);
     const lawnId = idOf(request);
-    await options.lawns.mustHave(who.companyId, lawnId);
     const list = await options.store.list(who.companyId, lawnId);
-    response.json(await options.present(who, lawnId, list));
+    // Where something lies under it there is a lawn.
+    if (list.length === 0) await options.lawns.mustHave(who.companyId, lawnId);
+    response.json(await options.present(who, lawnId, list, true));
   });
 }

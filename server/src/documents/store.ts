@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import {
   Op,
+  type Order,
   UniqueConstraintError,
   type Sequelize,
   type Transaction,
@@ -28,7 +29,8 @@ export const plainDocument = <Body extends object>({
 const stored = <Body>(row: DocumentRow): Stored<Body> => ({
   id: row.id,
   version: row.version,
-  body: row.body as Body,
+  // Read without a model, it may come as the text that it is kept as.
+  body: (typeof row.body === 'string' ? JSON.parse(row.body) : row.body) as Body,
   updatedAt: row.updatedAt,
 });
 
@@ -54,8 +56,7 @@ export class DocumentStore<Body extends object> {
 
   /** The document, or `null` when the company has none of this id. */
   async find(companyId: string, id: string): Promise<Stored<Body> | null> {
-    const row = await this.model.findOne({ where: { id, companyId } });
-    return row && stored<Body>(row);
+    return (await this.read({ id, companyId }))[0] ?? null;
   }
 
   /** @throws HttpFailure `not-found` when the company has none of this id */
@@ -82,29 +83,35 @@ export class DocumentStore<Body extends object> {
   /** Documents of some lawns, or the lawns themselves. */
   async ofLawns(companyId: string, lawnIds: readonly string[]): Promise<Stored<Body>[]> {
     const ofLawn = 'lawnId' in this.model.getAttributes();
-    const rows = await this.model.findAll({
-      where: { companyId, [ofLawn ? 'lawnId' : 'id']: [...lawnIds] },
-    });
-    return rows.map((row) => stored<Body>(row));
+    return this.read({ companyId, [ofLawn ? 'lawnId' : 'id']: [...lawnIds] });
   }
 
   /** Documents of a company from a day on. */
   async since(companyId: string, day: string): Promise<Stored<Body>[]> {
-    const rows = await this.model.findAll({ where: { companyId, date: { [Op.gte]: day } } });
-    return rows.map((row) => stored<Body>(row));
+    return this.read({ companyId, date: { [Op.gte]: day } });
   }
 
   /** Documents of a company, latest day first where they have one. */
   async list(companyId: string, lawnId?: string): Promise<Stored<Body>[]> {
     const where: WhereOptions = { companyId, ...(lawnId ? { lawnId } : {}) };
-    const rows = await this.model.findAll({
+    return this.read(
       where,
-      order: lawnId
+      lawnId
         ? [
             ['date', 'DESC'],
             ['id', 'DESC'],
           ]
         : [['id', 'ASC']],
+    );
+  }
+
+  /** Rows as they are: a model around each would cost more than the row. */
+  private async read(where: WhereOptions, order: Order = []): Promise<Stored<Body>[]> {
+    const rows = await this.model.findAll({
+      where,
+      order,
+      attributes: ['id', 'version', 'body', 'updatedAt'],
+      raw: true,
     });
     return rows.map((row) => stored<Body>(row));
   }

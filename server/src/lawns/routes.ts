@@ -2,6 +2,7 @@ import { lawnBodySchema, versioned } from '@alfombra/core';
 import { Router } from 'express';
 import type { CompanyService } from '../companies/service';
 import { bodyOf, idOf, writeIdOf } from '../http/input';
+import { sendPacked } from '../http/packed';
 import { whoIs } from '../http/whoIs';
 import { presentLawn, type LawnService } from './service';
 
@@ -9,9 +10,9 @@ const putSchema = versioned(lawnBodySchema);
 
 export function lawnRoutes(lawns: LawnService, companies: CompanyService): Router {
   const router = Router();
-  router.get('/', async (_request, response) => {
+  router.get('/', async (request, response) => {
     const company = await companies.get(whoIs(response).companyId);
-    response.type('json').send(await lawns.summarize(company));
+    sendPacked(request, response, await lawns.summarize(company));
   });
   router.get('/progress', (_request, response) => {
     response.json(lawns.progressOf(whoIs(response).companyId));

@@ -17,6 +17,7 @@ import { literal, QueryTypes } from 'sequelize';
 import type { DocumentStore, Stored } from '../documents/store';
 import { companyMarks } from '../documents/companyMarks';
 import { KeptByMark } from '../documents/keptByMark';
+import { packed, sizeOf, type Packed } from '../http/packed';
 import { HttpFailure } from '../http/failure';
 import type { Models } from '../models';
 import type { WeatherService } from '../weather/service';
@@ -62,7 +63,7 @@ export class SeasonKeeper {
   private readonly holder = randomUUID();
   private readonly turns = new Map<string, Promise<unknown>>();
   private readonly progress = new Map<string, SeasonProgress>();
-  private readonly lists = new KeptByMark<string>(({ length }) => length, MOST_KEPT);
+  private readonly lists = new KeptByMark<Packed>(sizeOf, MOST_KEPT);
 
   constructor(
     private readonly models: Models,
@@ -86,8 +87,8 @@ export class SeasonKeeper {
     return rows.flatMap(({ stationId }) => (stationId === null ? [] : [stationId])).sort();
   }
 
-  /** JSON of every lawn with what is due, in the order of their names. */
-  async list(company: Company): Promise<string> {
+  /** Every lawn's `LawnSummary` with what is due, in the order of their names, ready to be sent. */
+  async list(company: Company): Promise<Packed> {
     const { lawns, visits, records, readings, samples, station_versions } = await companyMarks(
       this.models.sequelize,
       company.id,
@@ -99,7 +100,7 @@ export class SeasonKeeper {
         [codeMark(), today, policy],
         [lawns, visits, records, readings, samples, station_versions],
       ]),
-      async () => JSON.stringify(await this.summaries(company)),
+      async () => packed(JSON.stringify(await this.summaries(company))),
     );
   }
 

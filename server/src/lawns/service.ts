@@ -7,6 +7,7 @@ import {
   type WeatherBundle,
 } from '@alfombra/core';
 import type { DocumentStore, Stored } from '../documents/store';
+import type { Packed } from '../http/packed';
 import { HttpFailure } from '../http/failure';
 import type { WeatherService } from '../weather/service';
 import type { SeasonKeeper } from './seasonKeeper';
@@ -35,8 +36,8 @@ export class LawnService {
     return this.seasons.progressOf(companyId);
   }
 
-  /** JSON of every lawn's `LawnSummary`, with what is due. */
-  summarize(company: Company): Promise<string> {
+  /** Every lawn's `LawnSummary` with what is due, ready to be sent. */
+  summarize(company: Company): Promise<Packed> {
     return this.seasons.list(company);
   }
 

@@ -6,7 +6,7 @@ import { HttpFailure } from '../http/failure';
 import { redrawn } from './picture';
 import type { Models } from '../models';
 import { retrying } from '../database/retrying';
-import type { Transaction } from 'sequelize';
+import { QueryTypes, type Transaction } from 'sequelize';
 
 /** Photos: what is known of them as documents, their bytes in pieces that may come one by one. */
 export class PhotoService {
@@ -41,18 +41,17 @@ export class PhotoService {
     }));
   }
 
-  /** Lawns of a company with a photo that has not come in full yet. */
-  async arriving(companyId: string): Promise<string[]> {
-    const [photos, whole] = await Promise.all([
-      this.store.versions(companyId),
-      this.models.photoFiles.findAll({
-        where: { companyId },
-        attributes: ['photoId'],
-        raw: true,
-      }),
-    ]);
-    const there = new Set(whole.map(({ photoId }) => photoId));
-    return [...new Set(photos.filter(({ id }) => !there.has(id)).map(({ lawnId }) => lawnId))];
+  /** Photos of a company that have not come in full, and how far each is. */
+  async arriving(companyId: string): Promise<{ lawnId: string; state: string }[]> {
+    return this.models.sequelize.query<{ lawnId: string; state: string }>(
+      `SELECT photos.lawn_id AS lawnId, CONCAT(photos.id, '/', COUNT(photo_pieces.id)) AS state
+       FROM photos
+         LEFT JOIN photo_files ON photo_files.photo_id = photos.id
+         LEFT JOIN photo_pieces ON photo_pieces.photo_id = photos.id
+       WHERE photos.company_id = :companyId AND photo_files.photo_id IS NULL
+       GROUP BY photos.id, photos.lawn_id ORDER BY photos.id`,
+      { replacements: { companyId }, type: QueryTypes.SELECT },
+    );
   }
 
   /** Bytes of each photo that have arrived without a gap. */

@@ -74,11 +74,11 @@ export function recordResource(
         enteredBy: writer ?? { id: user.id, name: user.name },
       };
     },
-    present: async ({ companyId }, lawnId, list) => {
+    present: async ({ companyId }, lawnId, list, whole) => {
       if (list.length === 0) return [];
       const [lawn, all, company, bags] = await Promise.all([
         lawns.get(companyId, lawnId),
-        store.list(companyId, lawnId),
+        whole ? Promise.resolve([...list]) : store.list(companyId, lawnId),
         companies.get(companyId),
         samples.store.list(companyId, lawnId),
       ]);

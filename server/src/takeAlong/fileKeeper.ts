@@ -1,4 +1,4 @@
-import { createHash, randomUUID } from 'node:crypto';
+import { createHash } from 'node:crypto';
 import {
   lawnBodySchema,
   type ApplicationRecordBody,
@@ -98,7 +98,7 @@ export class FileKeeper {
       list.forEach((row) => add(row.lawnId, `${kind}${row.id}${row.version}`)),
     );
     // How much of a photo has come is in no version.
-    for (const lawnId of arriving) add(lawnId, randomUUID());
+    for (const { lawnId, state } of arriving) add(lawnId, state);
     const common = hash(JSON.stringify([today, policy]));
     return new Map(
       rows.map((lawn) => [

@@ -1,4 +1,4 @@
-import { createHash, randomUUID } from 'node:crypto';
+import { createHash } from 'node:crypto';
 import {
   DIGEST_LETTERS,
   TAKE_ALONG_GROUPS,
@@ -26,68 +26,64 @@ export interface TakeAlongParts extends FileParts {
   weather: WeatherService;
 }
 
-/** What a company's phones may take along, ready to be sent, and the digest of each part. */
-interface Ready {
-  parts: Record<Part, string>;
-  /** Lawns by the group that each is in. */
+/** Lawns by the group that each is in. */
+interface Grouped {
   groups: KeptFile[][];
-  taken: Required<Taken>;
+  /** The digest of each group, one after the other. */
+  digests: string;
   lawns: number;
 }
+/** Parts that are no lawns. */
 const PARTS = ['company', 'customers', 'weather'] as const;
-type Part = (typeof PARTS)[number];
+interface Part {
+  json: string;
+  digest: string;
+}
 
-/** Letters of parts that are no lawns kept in memory, of all companies; the lawns are kept by their own keeper. */
-const MOST_KEPT = 50e6;
+/** Letters of a part kept in memory, of all companies; the lawns are kept by their own keeper. */
+const MOST_KEPT = 25e6;
 
 /** Everything a phone needs where there is no signal, in one answer. */
 export function takeAlongRoutes(parts: TakeAlongParts): Router {
   const router = Router();
   const keeper = new FileKeeper(parts);
-  const kept = new KeptByMark<Ready>(
-    (ready) => PARTS.reduce((sum, part) => sum + ready.parts[part].length, 0),
-    MOST_KEPT,
-  );
+  const letters = ({ json }: Part) => json.length;
+  const kept = {
+    files: new KeptByMark<Grouped>(({ digests }) => digests.length, MOST_KEPT),
+    customers: new KeptByMark<Part>(letters, MOST_KEPT),
+    weather: new KeptByMark<Part>(letters, MOST_KEPT),
+  };
   router.get('/', async (request, response) => {
     const has = takenSchema.parse(request.query);
     const company = await parts.companies.get(whoIs(response).companyId);
-    const [marks, arriving] = await Promise.all([
-      companyMarks(parts.sequelize, company.id),
-      parts.photos.arriving(company.id),
+    const { id, today, policy } = company;
+    const [{ customers, station_versions, ...ofLawns }, arriving] = await Promise.all([
+      companyMarks(parts.sequelize, id),
+      parts.photos.arriving(id),
     ]);
-    // How much of a photo has come is in no version.
-    const mark = JSON.stringify([company, marks, arriving.length > 0 ? randomUUID() : null]);
+    const [files, customerList, weather] = await Promise.all([
+      kept.files.of(id, JSON.stringify([ofLawns, arriving, today, policy]), async () =>
+        grouped(await keeper.files(company)),
+      ),
+      kept.customers.of(id, customers, async () =>
+        part((await parts.customers.list(id)).map(presentCustomer)),
+      ),
+      kept.weather.of(id, JSON.stringify([ofLawns.lawns, station_versions, today]), async () =>
+        part(await weatherOf(parts, company)),
+      ),
+    ]);
     response
       .type('json')
-      .send(since(has, await kept.of(company.id, mark, () => made(parts, keeper, company))));
+      .send(since(has, files, { company: part(company), customers: customerList, weather }));
   });
   return router;
 }
 
-async function made(parts: TakeAlongParts, keeper: FileKeeper, company: Company): Promise<Ready> {
-  const [files, customers, weather] = await Promise.all([
-    keeper.files(company),
-    parts.customers.list(company.id),
-    weatherOf(parts, company),
-  ]);
+function grouped(files: readonly KeptFile[]): Grouped {
   const groups: KeptFile[][] = Array.from({ length: TAKE_ALONG_GROUPS }, () => []);
   for (const file of files) groups[groupOf(file.id)]!.push(file);
-  const json = {
-    company: JSON.stringify(company),
-    customers: JSON.stringify(customers.map(presentCustomer)),
-    weather: JSON.stringify(weather),
-  };
-  return {
-    parts: json,
-    groups,
-    lawns: files.length,
-    taken: {
-      company: digest(json.company),
-      customers: digest(json.customers),
-      files: groups.map((group) => digest(group.map((file) => file.digest).join())).join(''),
-      weather: digest(json.weather),
-    },
-  };
+  const digests = groups.map((group) => digest(group.map((file) => file.digest).join())).join('');
+  return { groups, digests, lawns: files.length };
 }
 
 /** The weather of every station that a lawn lies at. */
@@ -107,6 +103,11 @@ async function weatherOf(
 const digest = (text: string): string =>
   createHash('sha256').update(text).digest('base64url').slice(0, DIGEST_LETTERS);
 
+function part(value: object): Part {
+  const json = JSON.stringify(value);
+  return { json, digest: digest(json) };
+}
+
 /** The group of a lawn, by its id alone: the same on every server and every day. */
 const groupOf = (id: string): number =>
   createHash('sha256').update(id).digest().readUInt16BE(0) % TAKE_ALONG_GROUPS;
@@ -115,14 +116,26 @@ const groupOf = (id: string): number =>
  * Leaves out what the phone has, and says what it has then.
  * @returns JSON of a `TakeAlong`, put together of what is JSON already
  */
-function since(has: Taken, { parts, groups, lawns, taken }: Ready): string {
-  const ofGroup = (digests: string | undefined, index: number) =>
-    digests?.slice(index * DIGEST_LETTERS, (index + 1) * DIGEST_LETTERS);
+function since(
+  has: Taken,
+  { groups, digests, lawns }: Grouped,
+  parts: Record<(typeof PARTS)[number], Part>,
+): string {
+  const ofGroup = (all: string | undefined, index: number) =>
+    all?.slice(index * DIGEST_LETTERS, (index + 1) * DIGEST_LETTERS);
   const sent = groups.flatMap((group, index) =>
-    ofGroup(has.files, index) === ofGroup(taken.files, index) ? [] : group,
+    ofGroup(has.files, index) === ofGroup(digests, index) ? [] : group,
   );
+  const taken = {
+    company: parts.company.digest,
+    customers: parts.customers.digest,
+    files: digests,
+    weather: parts.weather.digest,
+  };
   return `{${[
-    ...PARTS.filter((part) => has[part] !== taken[part]).map((part) => `"${part}":${parts[part]}`),
+    ...PARTS.filter((name) => has[name] !== taken[name]).map(
+      (name) => `"${name}":${parts[name].json}`,
+    ),
     `"files":[${sent.map(({ json }) => json).join()}]`,
     `"lawns":${lawns}`,
     `"taken":${JSON.stringify(taken)}`,
