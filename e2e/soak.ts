@@ -1,13 +1,17 @@
 /**
  * `npm run soak`: a bounded storm on loopback against the real server with the demo. What is counted: answers
  * of 500 and above, what was acknowledged against what is kept, how long others wait, how memory grows.
- * SOAK_BODIES (10000), SOAK_MINUTES (10), SOAK_CLIENTS (50) make it shorter.
+ * SOAK_BODIES (10000), SOAK_MINUTES (10), SOAK_CLIENTS (50), SOAK_KILLS (16) make it shorter.
  */
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { v7 as uuid } from 'uuid';
 import { seededRandom } from '@alfombra/core';
-import { ADDRESS, clearServer, serverPid, startServer } from './testServer.ts';
+import { chaos } from './chaos.ts';
+import { manyLawns } from './manyLawns.ts';
+import { ADDRESS, clearServer, ROOT, serverPid, startServer } from './testServer.ts';
 
 const BODIES = Number(process.env.SOAK_BODIES ?? 10_000);
 const MINUTES = Number(process.env.SOAK_MINUTES ?? 10);
@@ -59,8 +63,20 @@ async function signIn(): Promise<void> {
 
 const rss = (): number =>
   Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${serverPid()}/status`, 'utf8'))?.[1]) / 1024;
+/** Over some seconds: the collector takes its time. */
+async function meanRss(): Promise<number> {
+  const seen: number[] = [];
+  for (let look = 0; look < 40; look += 1, await wait(250)) seen.push(rss());
+  return seen.reduce((sum, mb) => sum + mb, 0) / seen.length;
+}
 const share = (sorted: readonly number[], p: number): string =>
   (sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * p))] ?? 0).toFixed(0);
+/** On an idle machine. */
+const P99_LIMITS_MS: Readonly<Record<string, number>> = { 'a lawn’s reads': 300, 'the list': 500 };
+const MOST_GROWN = 0.15;
+const met = (is: boolean) => (is ? '' : '  NOT MET');
+const at99 = (times: readonly number[]): number =>
+  [...times].sort((a, b) => a - b)[Math.floor(times.length * 0.99)] ?? 0;
 function told(name: string, times: readonly number[]): void {
   const sorted = [...times].sort((a, b) => a - b);
   say(
@@ -117,6 +133,19 @@ function spoilt(body: Json): Json {
   return copy;
 }
 
+const REPORT: Json = {
+  lawnId: LAWN,
+  date: '2026-04-08',
+  visitId: null,
+  language: 'en',
+  findings: [{ id: uuid(), grade: 'easy', words: 'x' }],
+  assumptions: ['y'],
+  questionIds: [],
+  photoIds: [],
+  expiresOn: '2026-05-08',
+  version: 0,
+};
+
 async function fuzz(): Promise<number> {
   const parts = ['visits', 'records', 'readings', 'samples', 'photos', 'reports'];
   const seeds: { path: string; body: Json }[] = [];
@@ -133,20 +162,7 @@ async function fuzz(): Promise<number> {
     path: 'readings',
     body: { lawnId: LAWN, zoneId, date: '2026-04-07', hour: 9, depthIn: 2, valuesF: [50, 51] },
   });
-  seeds.push({
-    path: 'reports',
-    body: {
-      lawnId: LAWN,
-      date: '2026-04-08',
-      visitId: null,
-      language: 'en',
-      findings: [{ id: uuid(), grade: 'easy', words: 'x' }],
-      assumptions: ['y'],
-      questionIds: [],
-      photoIds: [],
-      expiresOn: '2026-05-08',
-    },
-  });
+  seeds.push({ path: 'reports', body: REPORT });
   const tally = new Map<number, number>();
   const failures: string[] = [];
   for (let count = 0; count < BODIES; count += 16) {
@@ -242,6 +258,71 @@ async function photoPieces(count: number): Promise<number> {
   return bad;
 }
 
+const LOOP_FILE = join(tmpdir(), `alfombra-loop-${process.pid}`);
+/** Longest that one request may keep all others waiting, ms. */
+const LOOP_HELD_MS = 50;
+
+/** How long the server's event loop was held since the last time this was asked, ms. */
+async function loopHeld(): Promise<number> {
+  writeFileSync(LOOP_FILE, '');
+  process.kill(serverPid() as number, 'SIGUSR2');
+  for (;;) {
+    const text = readFileSync(LOOP_FILE, 'utf8');
+    if (text) return Number(text);
+    await wait(5);
+  }
+}
+
+/** One request after the other, each alone: how long it holds the event loop. */
+async function alone(): Promise<number> {
+  const photo = uuid();
+  const pictures = join(ROOT, 'docs/screenshots');
+  const picture = readFileSync(join(pictures, oneOf(readdirSync(pictures))));
+  const { json } = await ask('PUT', `/reports/${uuid()}`, REPORT);
+  const token = (json as { path: string }).path.split('/').pop() ?? '';
+  const years = Array.from({ length: 20 * 365 }, (_, day) => {
+    const date = new Date(Date.UTC(2005, 0, 1 + day)).toISOString().slice(0, 10);
+    return `${date},${60 + (day % 30)},${40 + (day % 30)},0`;
+  });
+  const csv = ['date,tmax_f,tmin_f,rain_in', ...years].join('\n');
+  const asked: [string, () => Promise<unknown>][] = [
+    ['the list', () => ask('GET', '/lawns')],
+    ['take-along, whole', () => ask('GET', '/take-along')],
+    ['records of a lawn', () => ask('GET', `/lawns/${LAWN}/records`)],
+    ['weather of a lawn', () => ask('GET', `/lawns/${LAWN}/weather`)],
+    ['the interface told', () => ask('GET', '/openapi.json')],
+    [
+      'a photo, redrawn',
+      async () => {
+        const bytes = picture.length;
+        await ask('PUT', `/photos/${photo}`, {
+          lawnId: LAWN,
+          date: '2026-04-08',
+          type: 'image/png',
+          bytes,
+          version: 0,
+        });
+        await ask('PUT', `/photos/${photo}/bytes?start=0`, new Uint8Array(picture));
+      },
+    ],
+    ['a report as PDF', () => ask('GET', `/shared/${token}/pdf`)],
+    [
+      'twenty years of weather',
+      () => ask('POST', '/stations/valley/weather-csv', { csv, keep: true }),
+    ],
+    ['the list after it', () => ask('GET', '/lawns')],
+  ];
+  let bad = 0;
+  for (const [name, work] of asked) {
+    await loopHeld();
+    await work();
+    const held = await loopHeld();
+    if (held > LOOP_HELD_MS) bad += 1;
+    say(`  ${name.padEnd(26)} holds the loop ${held.toFixed(0)} ms${met(held <= LOOP_HELD_MS)}`);
+  }
+  return bad;
+}
+
 async function mixed(): Promise<number> {
   const times = new Map<string, number[]>();
   let bad = 0;
@@ -257,7 +338,7 @@ async function mixed(): Promise<number> {
   };
   const watching = (async () => {
     await wait(Math.min(2, MINUTES / 3) * 60_000);
-    early = rss();
+    early = await meanRss();
   })();
   await Promise.all(
     Array.from({ length: CLIENTS }, async (_, client) => {
@@ -285,28 +366,45 @@ async function mixed(): Promise<number> {
     }),
   );
   await watching;
-  const late = rss();
+  const late = await meanRss();
+  const grown = late / early - 1;
   say(
-    `${CLIENTS} connections for ${MINUTES} minutes: ${bad} of 500 and above; RSS ${early.toFixed(0)} → ${late.toFixed(0)} MB`,
+    `${CLIENTS} connections for ${MINUTES} minutes: ${bad} of 500 and above; RSS ${early.toFixed(0)} → ${late.toFixed(0)} MB${met(grown < MOST_GROWN)}`,
   );
-  for (const [name, list] of times) told(name, list);
+  if (grown >= MOST_GROWN) bad += 1;
+  for (const [name, list] of times) {
+    told(name, list);
+    const limit = P99_LIMITS_MS[name];
+    if (limit !== undefined && at99(list) > limit) {
+      bad += 1;
+      say(`  the 99th of a hundred is over ${limit} ms${met(false)}`);
+    }
+  }
   return bad;
 }
 
 let bad = 0;
 try {
-  await startServer({ reset: true });
+  await startServer({
+    reset: true,
+    before: [join(ROOT, 'e2e/loopWatch.ts')],
+    env: { LOOP_WATCH_FILE: LOOP_FILE },
+  });
   await signIn();
   const cold = await ask('GET', '/lawns');
   say(
     `the first list: ${cold.ms.toFixed(0)} ms; again: ${(await ask('GET', '/lawns')).ms.toFixed(0)} ms`,
   );
+  bad += await alone();
   bad += await newVisits(16, 25);
   bad += await photoPieces(40);
   bad += await mixed();
   bad += await fuzz();
 } finally {
+  rmSync(LOOP_FILE, { force: true });
   await clearServer();
 }
+bad += await manyLawns(say);
+bad += await chaos(say);
 say(bad === 0 ? 'soak: nothing failed' : `soak: ${bad} failed`);
 process.exit(bad === 0 ? 0 : 1);

@@ -4,56 +4,26 @@
  */
 import assert from 'node:assert/strict';
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { after, describe, it } from 'node:test';
-import { setTimeout as wait } from 'node:timers/promises';
+import { until } from './browser.ts';
+import {
+  databaseIn,
+  health,
+  runs,
+  serverOn,
+  startCommand,
+  STARTED_AT,
+  type Run,
+} from './startCommand.ts';
+import { ROOT } from './testServer.ts';
 
-const ROOT = join(import.meta.dirname, '..');
 const DATA = join(ROOT, '.data', 'e2e-start');
-const PORT = process.env.ALFOMBRA_E2E_START_PORT ?? '8493';
-const DB_PORT = process.env.ALFOMBRA_E2E_START_DB_PORT ?? '33494';
-const ADDRESS = `http://127.0.0.1:${PORT}`;
-const WITHIN_MS = 60_000;
-const SETTINGS = {
-  ...process.env,
-  ALFOMBRA_DATA: DATA,
-  ALFOMBRA_PORT: PORT,
-  ALFOMBRA_DB_PORT: DB_PORT,
-};
-
-interface Run {
-  process: ChildProcess;
-  said: () => string;
-  ended: Promise<number | null>;
-}
-function run(args: string[] = [], env: NodeJS.ProcessEnv = {}): Run {
-  const child = spawn('bash', [join(ROOT, 'scripts/start.sh'), ...args], {
-    cwd: ROOT,
-    env: { ...SETTINGS, ...env },
-    stdio: ['ignore', 'pipe', 'pipe'],
-  });
-  let said = '';
-  child.stdout.on('data', (data: Buffer) => (said += data.toString()));
-  child.stderr.on('data', (data: Buffer) => (said += data.toString()));
-  const ended = new Promise<number | null>((resolve) => child.once('exit', resolve));
-  return { process: child, said: () => said, ended };
-}
-const healthy = async (): Promise<boolean> =>
-  (await fetch(`${ADDRESS}/api/health`).catch(() => null))?.ok === true;
-async function until(what: string, holds: () => boolean | Promise<boolean>): Promise<void> {
-  for (const end = Date.now() + WITHIN_MS; Date.now() < end; await wait(200)) {
-    if (await holds()) return;
-  }
-  assert.fail(`not within a minute: ${what}`);
-}
-/** The process that a command line on this folder or port belongs to. */
-const pidOf = (pattern: string): number =>
-  Number(execFileSync('pgrep', ['-f', '-n', pattern], { encoding: 'utf8' }).trim());
-const mariadbd = () => Number(readFileSync(join(DATA, 'mariadb/mariadbd.pid'), 'utf8'));
-/** What has ended and nobody has asked after is still in the list, as a Z. */
-const runs = (pid: number): boolean =>
-  existsSync(`/proc/${pid}`) && !/\) Z /.test(readFileSync(`/proc/${pid}/stat`, 'utf8'));
+const run = (args: string[] = [], env: NodeJS.ProcessEnv = {}) => startCommand(DATA, args, env);
+const healthy = async () => (await health()) === 200;
+const mariadbd = () => databaseIn(DATA);
+const server = () => serverOn(STARTED_AT.port);
 
 describe('npm start', { concurrency: 1 }, () => {
   let first: Run;
@@ -75,7 +45,7 @@ describe('npm start', { concurrency: 1 }, () => {
     strangers.push(stranger);
     writeFileSync(join(DATA, 'mariadb/mariadbd.pid'), String(stranger.pid));
     first = run();
-    await until('it is up', healthy);
+    await until('a server', healthy);
     assert.ok(runs(stranger.pid!));
   });
 
@@ -91,7 +61,7 @@ describe('npm start', { concurrency: 1 }, () => {
         [
           '--no-defaults',
           '-h127.0.0.1',
-          `-P${DB_PORT}`,
+          `-P${STARTED_AT.databasePort}`,
           '-ualfombra',
           '-palfombra',
           '-e',
@@ -117,23 +87,20 @@ describe('npm start', { concurrency: 1 }, () => {
   });
 
   it('starts a server again that was killed', async () => {
-    const server = pidOf(`server/src/main.ts`);
-    process.kill(server, 'SIGKILL');
-    await until('the server is gone', async () => !(await healthy()) || !runs(server));
-    await until('it is up again', healthy);
+    const before = server();
+    process.kill(before, 'SIGKILL');
+    await until('a server that is gone', () => Promise.resolve(!runs(before)));
+    await until('a server', healthy);
     assert.match(first.said(), /The server has ended .*; it is started again/);
   });
 
   it('starts a database again that was killed, and says so meanwhile', async () => {
     const before = mariadbd();
     process.kill(before, 'SIGKILL');
-    await until('health knows', async () => {
-      const answer = await fetch(`${ADDRESS}/api/health`).catch(() => null);
-      return answer?.status === 503;
-    });
-    await until('it is up again', healthy);
+    await until('word of it', async () => (await health()) === 503);
+    await until('a server again', healthy);
     assert.notEqual(mariadbd(), before);
-    const signIn = await fetch(`${ADDRESS}/api/session`, {
+    const signIn = await fetch(`${STARTED_AT.address}/api/session`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ email: 'owner@alfombra.demo', password: 'woven-rug' }),
@@ -152,11 +119,11 @@ describe('npm start', { concurrency: 1 }, () => {
 
   it('takes over where everything was killed at once', async () => {
     first = run();
-    await until('it is up', healthy);
+    await until('a server', healthy);
     first.process.kill('SIGKILL');
-    process.kill(pidOf('server/src/main.ts'), 'SIGKILL');
-    await until('the server is gone', async () => !(await healthy()));
+    process.kill(server(), 'SIGKILL');
+    await until('an end', async () => !(await healthy()));
     first = run();
-    await until('it is up again', healthy);
+    await until('a server again', healthy);
   });
 });

@@ -3,10 +3,10 @@ import { readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 
-const ROOT = join(import.meta.dirname, '..');
+export const ROOT = join(import.meta.dirname, '..');
 const PORT = process.env.ALFOMBRA_E2E_PORT ?? '8491';
-const DB_PORT = process.env.ALFOMBRA_E2E_DB_PORT ?? '33492';
-const DB_DIR = join(ROOT, '.data', 'e2e-mariadb');
+export const DB_PORT = process.env.ALFOMBRA_E2E_DB_PORT ?? '33492';
+export const DB_DIR = join(ROOT, '.data', 'e2e-mariadb');
 const STARTS_WITHIN_MS = 120_000;
 
 export const ADDRESS = `http://127.0.0.1:${PORT}`;
@@ -23,15 +23,29 @@ let server: ChildProcess | null = null;
 export const serverPid = (): number | undefined => server?.pid;
 
 /** Starts MariaDB and the server as `npm start` does, on ports and in a folder of its own. */
-export async function startServer({ reset }: { reset: boolean }): Promise<void> {
+export async function startServer({
+  reset,
+  before = [],
+  env = {},
+}: {
+  reset: boolean;
+  /** Modules loaded before the server. */
+  before?: readonly string[];
+  env?: NodeJS.ProcessEnv;
+}): Promise<void> {
   database('start');
   server = spawn(
     process.execPath,
-    ['--import', 'tsx', join(ROOT, 'server/src/main.ts'), ...(reset ? ['--reset-demo'] : [])],
+    [
+      ...['tsx', ...before].flatMap((module) => ['--import', module]),
+      join(ROOT, 'server/src/main.ts'),
+      ...(reset ? ['--reset-demo'] : []),
+    ],
     {
       cwd: ROOT,
       env: {
         ...process.env,
+        ...env,
         ALFOMBRA_PORT: PORT,
         ALFOMBRA_DB_PORT: DB_PORT,
         ALFOMBRA_DB_PASSWORD: readFileSync(join(DB_DIR, 'password'), 'utf8'),

@@ -91,7 +91,16 @@ it('carries the server’s failure to the field it came from', async () => {
 
 it.each([
   ['no answer', null, undefined, 'offline'],
-  ['a proxy’s page', 502, undefined, 'internal'],
+  ['a page of somebody else’s', 501, undefined, 'internal'],
+  ['a proxy that cannot reach the server', 502, undefined, 'offline'],
+  [
+    'a server without its database',
+    503,
+    { error: { code: 'unavailable', message: '' } },
+    'offline',
+  ],
+  ['a proxy that has waited long enough', 504, undefined, 'offline'],
+  ['what comes after these', 505, undefined, 'internal'],
   ['JSON of another shape', 500, { oops: true }, 'internal'],
 ])('knows %s', async (_, status, body, code) => {
   answer(status, body);

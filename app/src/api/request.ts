@@ -31,6 +31,9 @@ const POOREST_LINE = 5;
 /** What the server may have to work out first. */
 export const LONG_PATIENCE_MS = 150_000;
 
+/** What a proxy says of a server that is away, and a server of its database: as good as no line. */
+const AWAY: ReadonlySet<number> = new Set([502, 503, 504]);
+
 async function send(method: string, url: string, payload: Payload = {}): Promise<unknown> {
   const { body, bytes, writeId, writer, patienceMs = PATIENCE_MS } = payload;
   const text = body === undefined ? undefined : JSON.stringify(body);
@@ -64,8 +67,10 @@ async function send(method: string, url: string, payload: Payload = {}): Promise
   } finally {
     clearTimeout(timer);
   }
-  noticeLine(true);
+  const away = AWAY.has(response.status);
+  noticeLine(!away);
   if (response.ok) return json;
+  if (away) throw new RequestFailure('offline', 'offline');
   if (!isFailure(json)) throw new RequestFailure('internal', 'internal');
   const { code, message, path, issues } = json.error;
   throw new RequestFailure(code, message, path, issues);

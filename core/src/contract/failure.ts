@@ -9,6 +9,7 @@ export const failureCodeSchema = z.enum([
   'not-found',
   'stale-version',
   'no-room',
+  'unavailable',
   'internal',
 ]);
 export type FailureCode = z.infer<typeof failureCodeSchema>;

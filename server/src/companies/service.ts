@@ -22,7 +22,8 @@ export class CompanyService {
   ) {}
 
   async get(companyId: string): Promise<Company> {
-    return this.present(await this.row(companyId));
+    const [row, members] = await Promise.all([this.row(companyId), this.members(companyId)]);
+    return this.present(row, members);
   }
 
   /** @throws HttpFailure `not-allowed` for technicians, `stale-version` */
@@ -37,7 +38,7 @@ export class CompanyService {
       ]);
     }
     await row.update({ clock: change.clock, policy: change.policy, version: row.version + 1 });
-    return this.present(row);
+    return this.present(row, await this.members(companyId));
   }
 
   /** The day at a lawn, which may lie in another time zone. */
@@ -53,13 +54,17 @@ export class CompanyService {
     return row;
   }
 
-  private async present(row: CompanyRow): Promise<Company> {
-    const { id, name, demo, clock, policy, version } = row;
+  private async members(companyId: string): Promise<Company['members']> {
     const users = await this.models.users.findAll({
-      where: { companyId: id },
+      where: { companyId },
       attributes: ['id', 'name', 'licence'],
       order: [['name', 'ASC']],
     });
+    return users.map((user) => ({ id: user.id, name: user.name, licence: user.licence }));
+  }
+
+  private present(row: CompanyRow, members: Company['members']): Company {
+    const { id, name, demo, clock, policy, version } = row;
     const today = clock.kind === 'fixed' ? clock.date : dayIn(this.now(), SERVER_ZONE);
     return {
       id,
@@ -70,7 +75,7 @@ export class CompanyService {
       policy: policySchema.parse(policy),
       version,
       timeZone: SERVER_ZONE,
-      members: users.map((user) => ({ id: user.id, name: user.name, licence: user.licence })),
+      members,
       today,
     };
   }

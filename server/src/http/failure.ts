@@ -1,6 +1,7 @@
 import type {} from 'pino-http';
 import type { FailureCode } from '@alfombra/core';
 import type { ErrorRequestHandler } from 'express';
+import { ConnectionError } from 'sequelize';
 import { z } from 'zod';
 
 const STATUS: Record<FailureCode, number> = {
@@ -12,6 +13,7 @@ const STATUS: Record<FailureCode, number> = {
   'not-found': 404,
   'stale-version': 409,
   'no-room': 507,
+  unavailable: 503,
   internal: 500,
 };
 
@@ -55,8 +57,15 @@ export const failureHandler: ErrorRequestHandler = (error: unknown, request, res
         ? badInput(error)
         : isBodyError(error)
           ? new HttpFailure('bad-input', error.message)
-          : null;
-  if (!failure) request.log.error({ err: error }, 'unexpected failure');
+          : isOutOfReach(error)
+            ? new HttpFailure(
+                'unavailable',
+                'The server cannot reach its database. Try again soon.',
+              )
+            : null;
+  if (!failure || failure.code === 'unavailable') {
+    request.log.error({ err: error }, 'unexpected failure');
+  }
   const { code, message, path, issues } =
     failure ?? new HttpFailure('internal', 'The server failed. Nothing was changed.');
   response.status(STATUS[code]).json({
@@ -68,6 +77,17 @@ export const failureHandler: ErrorRequestHandler = (error: unknown, request, res
     },
   });
 };
+
+/** MariaDB's own numbers: no room on the disk, a table that is full, both for want of room. */
+const NO_ROOM = new Set([1021, 1114, 1030]);
+
+/** Not this request's fault: the database is away, has ended in the middle, or has no room to write. */
+function isOutOfReach(error: unknown): boolean {
+  if (error instanceof ConnectionError) return true;
+  const { fatal, errno } =
+    (error as { parent?: { fatal?: boolean; errno?: number } } | null)?.parent ?? {};
+  return fatal === true || NO_ROOM.has(errno ?? 0);
+}
 
 /** Body-parser's own errors: broken JSON, a body over the limit. */
 function isBodyError(error: unknown): error is Error {

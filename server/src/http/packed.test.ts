@@ -5,7 +5,7 @@ import { packed, sendPacked } from './packed';
 
 const json = JSON.stringify({ words: 'warp and weft '.repeat(500) });
 const app = express();
-app.get('/', async (asked, response) => sendPacked(asked, response, await packed(json)));
+app.get('/', async (asked, response) => sendPacked(asked, response, packed(json)));
 
 const ask = (accepts: string) =>
   request(app)

@@ -12,7 +12,7 @@ export function lawnRoutes(lawns: LawnService, companies: CompanyService): Route
   const router = Router();
   router.get('/', async (request, response) => {
     const company = await companies.get(whoIs(response).companyId);
-    sendPacked(request, response, await lawns.summarize(company));
+    await sendPacked(request, response, await lawns.summarize(company));
   });
   router.get('/progress', (_request, response) => {
     response.json(lawns.progressOf(whoIs(response).companyId));

@@ -17,7 +17,7 @@ import { literal, QueryTypes } from 'sequelize';
 import type { DocumentStore, Stored } from '../documents/store';
 import { companyMarks } from '../documents/companyMarks';
 import { KeptByMark } from '../documents/keptByMark';
-import { packed, sizeOf, type Packed } from '../http/packed';
+import { packed, type Packed } from '../http/packed';
 import { HttpFailure } from '../http/failure';
 import type { Models } from '../models';
 import type { WeatherService } from '../weather/service';
@@ -47,8 +47,10 @@ const LEASE_MS = 60_000;
 const LOOKS_AGAIN_MS = 300;
 /** Letters of lists kept in memory, of all companies; a list of forty lawns has some hundred thousand. */
 const MOST_KEPT = 50e6;
-/** Seasons read out of what is kept before somebody else's request may come in between. */
-const READ_AT_ONCE = 50;
+/** Seasons read out of what is kept, or made rows, before somebody else's request may come in between. */
+const ROWS_AT_ONCE = 50;
+/** Made once: a comparison that brings its own rules costs a hundred times as much. */
+const byName = new Intl.Collator('en', { numeric: true });
 /** The station of a lawn, without the rest of it. */
 const STATION = "JSON_VALUE(`body`, '$.stationId')";
 
@@ -63,7 +65,9 @@ export class SeasonKeeper {
   private readonly holder = randomUUID();
   private readonly turns = new Map<string, Promise<unknown>>();
   private readonly progress = new Map<string, SeasonProgress>();
-  private readonly lists = new KeptByMark<Packed>(sizeOf, MOST_KEPT);
+  /** Read when the server starts, not while somebody waits for a list. */
+  private readonly code = codeMark();
+  private readonly lists = new KeptByMark<Packed>(({ json }) => json.length, MOST_KEPT);
 
   constructor(
     private readonly models: Models,
@@ -97,7 +101,7 @@ export class SeasonKeeper {
     return this.lists.of(
       company.id,
       hash([
-        [codeMark(), today, policy],
+        [this.code, today, policy],
         [lawns, visits, records, readings, samples, station_versions],
       ]),
       async () => packed(JSON.stringify(await this.summaries(company))),
@@ -107,17 +111,18 @@ export class SeasonKeeper {
   /** Every lawn with what is due, in the order of their names. */
   private async summaries(company: Company): Promise<LawnSummary[]> {
     const wanted = await this.wanted(company);
-    let works = await this.kept(company.id, wanted);
+    const works = await this.kept(company.id, wanted);
     if (works.size < wanted.length) {
-      works = await this.inTurn(company.id, () => this.workOut(company, wanted));
+      await this.inTurn(company.id, () => this.workOut(company, wanted, works));
     }
     const sightings = await this.sightings(company, wanted);
-    return wanted
-      .flatMap(({ id, stationId }) => {
-        const work = works.get(id);
-        return work ? [summaryOf(work, sightings.get(stationId) ?? [], company.today)] : [];
-      })
-      .sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }));
+    const rows: LawnSummary[] = [];
+    for (const { id, stationId } of wanted) {
+      const work = works.get(id);
+      if (work) rows.push(summaryOf(work, sightings.get(stationId) ?? [], company.today));
+      if (rows.length % ROWS_AT_ONCE === 0) await new Promise((resume) => setImmediate(resume));
+    }
+    return rows.sort((a, b) => byName.compare(a.name, b.name));
   }
 
   /** Who asks while a company's seasons are worked out waits for that, and finds them kept. */
@@ -153,7 +158,7 @@ export class SeasonKeeper {
         else parts.set(lawnId, [part]);
       }),
     );
-    const common = hash([codeMark(), company.today, company.policy]);
+    const common = hash([this.code, company.today, company.policy]);
     return rows.map(({ id, version, stationId }) => ({
       id,
       stationId: stationId ?? '',
@@ -169,25 +174,32 @@ export class SeasonKeeper {
 
   /** What is kept and still stands. */
   private async kept(companyId: string, wanted: readonly Wanted[]): Promise<Map<string, LawnWork>> {
-    const rows = await this.models.lawnSeasons.findAll({ where: { companyId }, raw: true });
+    const rows = await this.models.lawnSeasons.findAll({
+      where: { companyId, lawnId: wanted.map(({ id }) => id) },
+      attributes: ['lawnId', 'standsOn', 'body'],
+      raw: true,
+    });
     const stands = new Map(wanted.map(({ id, standsOn }) => [id, standsOn]));
     const works = new Map<string, LawnWork>();
     for (const { lawnId, standsOn, body } of rows) {
       if (stands.get(lawnId) !== standsOn) continue;
       works.set(lawnId, read(body));
-      if (works.size % READ_AT_ONCE === 0) await new Promise((resume) => setImmediate(resume));
+      if (works.size % ROWS_AT_ONCE === 0) await new Promise((resume) => setImmediate(resume));
     }
     return works;
   }
 
+  /** Works out what is missing, or waits for who is at it already. */
   private async workOut(
     company: Company,
     wanted: readonly Wanted[],
-  ): Promise<Map<string, LawnWork>> {
+    works: Map<string, LawnWork>,
+  ): Promise<void> {
     for (;;) {
-      const works = await this.kept(company.id, wanted);
-      const missing = wanted.filter(({ id }) => !works.has(id));
-      if (missing.length === 0) return works;
+      const before = wanted.filter(({ id }) => !works.has(id));
+      for (const [id, work] of await this.kept(company.id, before)) works.set(id, work);
+      const missing = before.filter(({ id }) => !works.has(id));
+      if (missing.length === 0) return;
       // Another server may be at it: what it makes is there for this one, too.
       if (!(await this.lease(company.id))) {
         await wait(LOOKS_AGAIN_MS);
@@ -195,7 +207,7 @@ export class SeasonKeeper {
       }
       try {
         await this.make(company, missing, works);
-        return works;
+        return;
       } finally {
         this.progress.delete(company.id);
         await this.models.seasonLeases.destroy({

@@ -1,4 +1,5 @@
 import {
+  addDays,
   meanAir,
   pastYear,
   yearOf,
@@ -12,12 +13,31 @@ import { Op } from 'sequelize';
 import { HttpFailure } from '../http/failure';
 import { retrying } from '../database/retrying';
 import type { Models } from '../models';
+import { askThread, startThread } from '../threads/thread';
 import type { WeatherStation } from '../standins/weatherStation';
 
 /** A year with fewer days of its own than this is not whole. */
 const WHOLE_YEAR_DAYS = 350;
 const MOST_PAST_YEARS = 20;
 const MOST_ERRORS = 200;
+
+/** A file of more letters than this, some years of days, is read in a thread of its own. */
+const LONG_FILE = 20_000;
+const READ_WITHIN_MS = 60_000;
+/** Days written before somebody else's request may come in between. */
+const ROWS_AT_ONCE = 100;
+
+type WeatherImport = ReturnType<typeof parseWeatherCsv>;
+
+async function readCsv(csv: string): Promise<WeatherImport> {
+  if (csv.length <= LONG_FILE) return parseWeatherCsv(csv);
+  const thread = startThread(new URL('./csvWorker.ts', import.meta.url));
+  try {
+    return await askThread<WeatherImport>(thread, csv, READ_WITHIN_MS);
+  } finally {
+    await thread.terminate();
+  }
+}
 
 export class WeatherService {
   constructor(
@@ -38,10 +58,13 @@ export class WeatherService {
   /** The year at a station as it stands on a day; imported days take the place of made-up ones. */
   async bundle(companyId: string, stationId: string, today: LocalDate): Promise<WeatherBundle> {
     const station = this.station(stationId);
-    const imported = await this.models.stationDays.findAll({
-      where: { companyId, stationId, date: { [Op.between]: [`${yearOf(today)}-01-01`, today] } },
-    });
-    const real = new Map(imported.map((row) => [row.date, row.body]));
+    const imported = await this.imported(
+      companyId,
+      stationId,
+      `${yearOf(today)}-01-01`,
+      addDays(today, 1),
+    );
+    const real = new Map(imported.map((day) => [day.date, day]));
     const days = station.measured(today).map((day) => real.get(day.date) ?? day);
     return {
       station: {
@@ -65,14 +88,13 @@ export class WeatherService {
     station: WeatherStation,
     before: number,
   ): Promise<WeatherBundle['past']> {
-    const rows = await this.models.stationDays.findAll({
-      where: { companyId, stationId: station.id, date: { [Op.lt]: `${before}-01-01` } },
-      order: [['date', 'ASC']],
-    });
+    const imported = await this.imported(companyId, station.id, '0000-01-01', `${before}-01-01`);
     const years = new Map<number, DailyWeather[]>();
-    for (const { body } of rows) {
-      const year = yearOf(body.date);
-      years.set(year, [...(years.get(year) ?? []), body]);
+    for (const day of imported) {
+      const year = yearOf(day.date);
+      const own = years.get(year);
+      if (own) own.push(day);
+      else years.set(year, [day]);
     }
     const normal = station.climate().map(meanAir);
     const own = [...years]
@@ -82,6 +104,25 @@ export class WeatherService {
     return [...own, ...station.past(before).filter(({ year }) => !taken.has(year))].slice(
       0,
       MOST_PAST_YEARS,
+    );
+  }
+
+  /** Days that a company has taken in, in their order: from one on, before another. */
+  private async imported(
+    companyId: string,
+    stationId: string,
+    from: string,
+    before: string,
+  ): Promise<DailyWeather[]> {
+    const rows = await this.models.stationDays.findAll({
+      where: { companyId, stationId, date: { [Op.gte]: from, [Op.lt]: before } },
+      attributes: ['body'],
+      order: [['date', 'ASC']],
+      raw: true,
+    });
+    // Read without a model, a body may come as the text that it is kept as.
+    return rows.map(({ body }: { body: DailyWeather | string }) =>
+      typeof body === 'string' ? (JSON.parse(body) as DailyWeather) : body,
     );
   }
 
@@ -100,7 +141,7 @@ export class WeatherService {
     today: LocalDate,
   ): Promise<WeatherImportResult> {
     this.station(stationId);
-    const { days, errors, gaps } = parseWeatherCsv(csv);
+    const { days, errors, gaps } = await readCsv(csv);
     const ahead = days.find(({ date }) => date > today);
     if (ahead) {
       errors.push({ row: 1, column: 'date', message: `${ahead.date} is after today (${today})` });
@@ -116,10 +157,14 @@ export class WeatherService {
           transaction,
         });
         await row.increment('version', { transaction });
-        await this.models.stationDays.bulkCreate(
-          days.map((day) => ({ companyId, stationId, date: day.date, body: day })),
-          { updateOnDuplicate: ['body', 'updatedAt'], transaction },
-        );
+        for (let from = 0; from < days.length; from += ROWS_AT_ONCE) {
+          await this.models.stationDays.bulkCreate(
+            days
+              .slice(from, from + ROWS_AT_ONCE)
+              .map((day) => ({ companyId, stationId, date: day.date, body: day })),
+            { updateOnDuplicate: ['body', 'updatedAt'], transaction },
+          );
+        }
       });
     }
     return {
