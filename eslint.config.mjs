@@ -10,10 +10,27 @@ const FLOORS = [
   ['units'],
   ['knowledge'],
   ['lawn', 'weather'],
+  ['products'],
   ['diagnosis', 'identify', 'rates', 'establish', 'water', 'fertility'],
   ['program', 'checker', 'practice', 'calculators'],
   ['contract'],
   ['formats'],
+];
+/** Looked up past the shelf, a product comes without the company's own label. */
+const PAST_THE_SHELF = {
+  importNames: ['herbicide', 'herbicides', 'treatment', 'treatments', 'fertilizer', 'fertilizers'],
+  message: 'Ask the shelf (products/): a company’s own label outranks the library.',
+};
+const OUTSIDE_THE_CORE = [
+  'react',
+  'react-*',
+  'expo*',
+  'express',
+  'sequelize',
+  'node:*',
+  'fs',
+  'path',
+  '@alfombra/*',
 ];
 const CORE_FOLDERS = FLOORS.flat();
 const coreElements = CORE_FOLDERS.map((folder) => ({
@@ -189,17 +206,8 @@ export default tseslint.config(
       'no-restricted-imports': [
         'error',
         {
-          patterns: [
-            'react',
-            'react-*',
-            'expo*',
-            'express',
-            'sequelize',
-            'node:*',
-            'fs',
-            'path',
-            '@alfombra/*',
-          ],
+          patterns: OUTSIDE_THE_CORE,
+          paths: [{ name: '../knowledge', ...PAST_THE_SHELF }],
         },
       ],
       'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'performance'],
@@ -214,6 +222,23 @@ export default tseslint.config(
           selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
           message: 'The day is an argument.',
         },
+      ],
+    },
+  },
+  // Only what the shelf itself is made of, and tests, look into the library.
+  {
+    files: ['core/src/products/**/*.ts', 'core/src/**/*.test.ts'],
+    ignores: ['core/src/**/*.reference.test.ts'],
+    rules: { 'no-restricted-imports': ['error', { patterns: OUTSIDE_THE_CORE }] },
+  },
+  {
+    files: ['app/src/**/*.{ts,tsx}', 'server/src/**/*.ts', 'scripts/**/*.ts'],
+    // The shelf's own screens show the library beside the labels.
+    ignores: ['app/src/features/shelf/**', '**/*.test.{ts,tsx}'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { paths: [{ name: '@alfombra/core', ...PAST_THE_SHELF }] },
       ],
     },
   },

@@ -9,6 +9,7 @@
 import { readFileSync } from 'node:fs';
 import {
   mixCard,
+  shelfOf,
   perAcre,
   toPer1000,
   toPerAcre,
@@ -83,7 +84,7 @@ const run: Record<CommandName, (input: unknown) => unknown> = {
       ratePerAcre: unit.endsWith('/acre') ? rate : toPerAcre(per1000(rate)),
     }));
     return {
-      ...mixCard({ ...input, products }),
+      ...mixCard({ ...input, products }, shelfOf(input.labels)),
       products: products.map(({ herbicide, ratePerAcre }) => ({
         herbicide,
         ratePerAcre,

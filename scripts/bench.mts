@@ -9,6 +9,7 @@ import {
   mergeDocuments,
   diagnosisInputSchema,
   localDate,
+  LIBRARY,
   mixCard,
   seasonRequestSchema,
   signs,
@@ -175,7 +176,7 @@ report(
 );
 report(
   'one mix card',
-  measure(() => mixCard(job)),
+  measure(() => mixCard(job, LIBRARY)),
   measure(copy(job)),
 );
 

@@ -24,6 +24,7 @@ import { zoneCaseOf } from './program/zoneCase';
 import { cases } from './units/testdata/cases';
 import { addDays, localDate, SQUARE_FEET_PER_ACRE } from './units';
 import { testWeather } from './weather/testdata/testWeather';
+import { LIBRARY } from './products';
 
 const DATE = localDate('2026-05-20');
 const turf = GRASS_SLUGS.filter((slug) => grass(slug).herbicideTurf !== null);
@@ -56,6 +57,7 @@ const weedQuestion = (
   airHighF: number,
   treatedFt2: number,
 ): MixQuestion => ({
+  shelf: LIBRARY,
   mode: 'post',
   grasses,
   targets: list.map((weed) => ({ weed, targetPct: 80 })),
@@ -230,7 +232,7 @@ it('puts what is due in a zone together for a step, and leaves weeds alone that 
   expect(stepChoices(both, steps, 'no such step')).toBeNull();
 });
 it('lowers the effect of a rate held down by a tender grass', () => {
-  const product = { rate: [4, 12] as [number, number] };
+  const product = { effectRate: [4, 12] as [number, number] };
   expect(doseEffect(product, 12)).toBe(1);
   expect(doseEffect(product, 8)).toBe(1);
   expect(doseEffect(product, 6)).toBeCloseTo(0.875);

@@ -12,9 +12,11 @@ import { chooseWalks, relaxedWishes } from './program/chooseWalks';
 import { toleranceConditions } from './program/sprayDay';
 import { testZone } from './program/testdata/testLawn';
 import { Usage } from './program/usage';
+import { LIBRARY } from './products';
 
 const DATE = localDate('2026-05-10');
 const question = (fields: Partial<MixQuestion> = {}): MixQuestion => ({
+  shelf: LIBRARY,
   mode: 'post',
   grasses: ['kentucky-bluegrass'],
   targets: [

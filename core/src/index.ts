@@ -4,6 +4,7 @@ export * from './establish';
 export * from './fertility';
 export * from './knowledge';
 export * from './lawn';
+export * from './products';
 export * from './program';
 export * from './rates';
 export * from './units';

@@ -2,4 +2,4 @@
 export * from './checker';
 export * from './contract/judgeRecord';
 export * from './contract/lowPhosphorus';
-export * from './rates/labelled';
+export * from './products/labelled';

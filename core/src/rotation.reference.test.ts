@@ -6,6 +6,7 @@ import { chooseWalks } from './program/chooseWalks';
 import { Usage } from './program/usage';
 import type { Application } from './rates';
 import { addDays, localDate, SQUARE_FEET_PER_ACRE } from './units';
+import { LIBRARY } from './products';
 
 const FT2 = 5000;
 const WEED = 'annual-bluegrass';
@@ -32,6 +33,7 @@ const ask = (
   records: ReturnType<typeof put>[],
   fields: Partial<MixQuestion> = {},
 ): MixQuestion => ({
+  shelf: LIBRARY,
   mode: 'post',
   grasses: ['bermuda-hybrid'],
   targets: [{ weed: WEED, targetPct: 80 }],
@@ -47,7 +49,7 @@ const ask = (
   certified: true,
   confirmedLabels: new Set(['flazasulfuron', 'trifloxysulfuron']),
   walks: 1,
-  usage: { usage: Usage.of(records), date: localDate('2026-01-20') },
+  usage: { usage: Usage.of(records, LIBRARY), date: localDate('2026-01-20') },
   ...fields,
 });
 const groupsOf = (slugs: readonly string[]) =>
@@ -71,7 +73,7 @@ it('W31: after two years of group 2 alone the third is not of group 2 alone', ()
 });
 it('goes by the records that name the weed, in the years just before', () => {
   const usage = (records: ReturnType<typeof put>[]) =>
-    Usage.of(records).groupTurns('2', [WEED], localDate('2026-01-20'));
+    Usage.of(records, LIBRARY).groupTurns('2', [WEED], localDate('2026-01-20'));
   expect(usage([])).toBe(2);
   expect(usage(TWO_YEARS)).toBe(0);
   expect(usage(TWO_YEARS.slice(1))).toBe(2);

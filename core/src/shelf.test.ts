@@ -3,14 +3,13 @@ import { checkApplication } from './checker';
 import { parseLabelCsv, parseLabelJson, writeLabelCsv, writeLabelJson } from './formats';
 import { herbicide, treatment } from './knowledge';
 import { chooseMix, type MixQuestion } from './program/chooseMix';
-import { shelfLabelSchema } from './rates';
+import { LIBRARY, shelfLabelSchema, shelfOf } from './products';
 import {
-  inStore,
   labelledHerbicide,
   labelledTreatment,
   labelOddities,
   unitPrice,
-} from './rates/labelled';
+} from './products/labelled';
 
 let next = 0;
 const label = (fields: object = {}) =>
@@ -49,8 +48,10 @@ describe('a label', () => {
     expect(own.minIntervalDays).toBe(library.minIntervalDays);
     expect(own.usdPerUnitInvented).toBeCloseTo(0.5, 9);
     expect(own.tolerance).toEqual(library.tolerance);
-    expect(labelledHerbicide(library, [label({ inUse: false })])).toBe(library);
-    expect(labelledHerbicide(library, [label({ unit: 'oz' })])).toBe(library);
+    const plain = LIBRARY.herbicide('threeway-amine');
+    expect(labelledHerbicide(library, [label({ inUse: false })])).toEqual(plain);
+    // A weight says nothing of a liquid: another formulation, which the shelf flags.
+    expect(labelledHerbicide(library, [label({ unit: 'oz' })])).toEqual(plain);
   });
   it('takes grasses off that it does not name', () => {
     const own = labelledHerbicide(herbicide('threeway-amine')!, [label({ turf: ['tall-fescue'] })]);
@@ -67,10 +68,10 @@ describe('a label', () => {
   });
   it('knows what is in store and what a unit costs', () => {
     expect([
-      ...inStore([
+      ...shelfOf([
         label({ packages: 2 }),
         label({ base: { kind: 'herbicide', slug: 'prodiamine' } }),
-      ]),
+      ]).inStore,
     ]).toEqual(['threeway-amine']);
     expect(unitPrice(label())).toBeNull();
   });
@@ -159,6 +160,7 @@ describe('in and out', () => {
 
 describe('where it counts', () => {
   const question: MixQuestion = {
+    shelf: LIBRARY,
     mode: 'post',
     grasses: ['kentucky-bluegrass'],
     targets: [{ weed: 'dandelion', targetPct: 60 }],
@@ -177,11 +179,13 @@ describe('where it counts', () => {
     stock: new Set(['threeway-amine']),
   };
   it('the planner takes its rate and keeps off what it bars', () => {
-    expect(chooseMix({ ...question, labels: [label()] }).best?.products).toEqual([
+    expect(chooseMix({ ...question, shelf: shelfOf([label()]) }).best?.products).toEqual([
       { herbicide: 'threeway-amine', ratePerAcre: 50 },
     ]);
-    expect(chooseMix({ ...question, labels: [label({ homeLawns: false })] }).best).toBeNull();
-    expect(chooseMix({ ...question, labels: [label({ airMaxF: 70 })] }).best).toBeNull();
+    expect(
+      chooseMix({ ...question, shelf: shelfOf([label({ homeLawns: false })]) }).best,
+    ).toBeNull();
+    expect(chooseMix({ ...question, shelf: shelfOf([label({ airMaxF: 70 })]) }).best).toBeNull();
   });
   it('the checker holds a record against it', () => {
     const record = {

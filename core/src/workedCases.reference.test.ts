@@ -15,12 +15,14 @@ import { Usage } from './program/usage';
 import { activesPerAcre, mixComponents, type Application } from './rates';
 import { addDays, localDate, SQUARE_FEET_PER_ACRE } from './units';
 import { testWeather } from './weather/testdata/testWeather';
+import { LIBRARY } from './products';
 
 const question = (
   grass: GrassSlug,
   weeds: string[],
   fields: Partial<MixQuestion> = {},
 ): MixQuestion => ({
+  shelf: LIBRARY,
   mode: 'post',
   grasses: [grass],
   targets: weeds.map((weed) => ({ weed, targetPct: 80 })),
@@ -71,10 +73,9 @@ describe('W22: bermuda in 18 % of a tall fescue lawn', () => {
   const affected = 1620;
   const parts = (slug: string) =>
     Object.fromEntries(
-      mixComponents([{ herbicide: slug, ratePerAcre: 1 }]).map(({ product, ratePerAcre }) => [
-        product.slug,
-        amount(ratePerAcre, affected),
-      ]),
+      mixComponents([{ herbicide: slug, ratePerAcre: 1 }], LIBRARY).map(
+        ({ product, ratePerAcre }) => [product.slug, amount(ratePerAcre, affected)],
+      ),
     );
   it('measures the two programmes', () => {
     expect(parts('tank-fluazifop-triclopyr').fluazifop).toBeCloseTo(0.186, 3);
@@ -87,12 +88,15 @@ describe('W22: bermuda in 18 % of a tall fescue lawn', () => {
       zoneId: 'z',
       date: addDays(localDate('2026-05-10'), index * 28),
       areaFt2: affected,
-      materials: mixComponents([
-        {
-          herbicide: index < 2 ? 'tank-fluazifop-triclopyr' : 'tank-topramezone-triclopyr',
-          ratePerAcre: 1,
-        },
-      ]).map(({ product, ratePerAcre }) => ({
+      materials: mixComponents(
+        [
+          {
+            herbicide: index < 2 ? 'tank-fluazifop-triclopyr' : 'tank-topramezone-triclopyr',
+            ratePerAcre: 1,
+          },
+        ],
+        LIBRARY,
+      ).map(({ product, ratePerAcre }) => ({
         kind: 'herbicide' as const,
         slug: product.slug,
         amount: amount(ratePerAcre, affected),
@@ -165,7 +169,7 @@ it('W27: prodiamine at 16 oz on 1 September lets seed grow from 2 March', () => 
 it('W28: a retail concentrate of imazaquin is the low rate of the dry one; two uses make 84 %', () => {
   const perAcre = 4 * 43.56;
   expect((perAcre / 128) * 0.28).toBeCloseTo(0.381, 3);
-  const [dose] = activesPerAcre(herbicide('imazaquin')!, 8.6);
+  const [dose] = activesPerAcre(LIBRARY.herbicide('imazaquin')!, 8.6);
   expect(dose!.lbPerAcre).toBeCloseTo(0.376, 3);
   const control = (walks: number) =>
     chooseMix(
@@ -184,7 +188,7 @@ it('W29: with 2,4-D used up the others remain', () => {
   );
   const { feasible, excluded } = screenAll(
     question('kentucky-bluegrass', ['dandelion', 'white-clover'], {
-      usage: { usage: Usage.of(records), date: localDate('2025-09-20') },
+      usage: { usage: Usage.of(records, LIBRARY), date: localDate('2025-09-20') },
     }),
   );
   const passing = feasible.map(({ product }) => product.slug);

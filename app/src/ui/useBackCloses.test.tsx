@@ -91,3 +91,18 @@ it('leaves the page that was asked for, whatever closed and opened around it and
     { numRuns: 25 },
   );
 }, 120_000);
+
+it('does not step back under a page that is being left', async () => {
+  const { rerender, unmount } = renderHook(
+    (open: boolean) => useBackCloses(open, () => undefined),
+    {
+      initialProps: true,
+    },
+  );
+  const mark = (window.history.state as { sheet: string }).sheet;
+  rerender(false);
+  window.dispatchEvent(new Event('beforeunload'));
+  await rest();
+  expect((window.history.state as { sheet: string }).sheet).toBe(mark);
+  unmount();
+});

@@ -50,8 +50,14 @@ export function useBackCloses(isOpen: boolean, onClose: () => void): void {
     return () => {
       const place = open.indexOf(entry);
       if (place >= 0) open.splice(place, 1);
-      // Closed by a button: the mark goes, unless the page has moved on over it meanwhile.
-      setTimeout(() => stepBackIf(() => markNow() === entry.mark), FOCUS_SETTLES_MS);
+      // A page that is being left keeps it: a step back now would stop the leaving.
+      const stay = () => clearTimeout(timer);
+      const timer = setTimeout(() => {
+        window.removeEventListener('beforeunload', stay);
+        // Closed by a button: the mark goes, unless the page has moved on over it meanwhile.
+        stepBackIf(() => markNow() === entry.mark);
+      }, FOCUS_SETTLES_MS);
+      window.addEventListener('beforeunload', stay);
     };
   }, [isOpen]);
 }

@@ -1,7 +1,7 @@
-import { herbicide, treatment } from '../knowledge';
+import type { Shelf } from '../products';
 import type { Application } from '../rates';
 import { checkApplication } from './checkApplication';
-import type { CheckContext } from './checkContext';
+import { shelfIn, type CheckContext } from './checkContext';
 import type { CheckFinding } from './finding';
 
 /** One hour at the lawn, as forecast. */
@@ -72,11 +72,11 @@ const NOT_OF_THE_HOUR: ReadonlySet<string> = new Set([
   'area-over-zone',
 ]);
 
-const isFoliar = (application: Application): boolean =>
+const isFoliar = (application: Application, shelf: Shelf): boolean =>
   application.materials.some(({ kind, slug }) => {
-    const weed = kind === 'herbicide' ? herbicide(slug) : undefined;
+    const weed = kind === 'herbicide' ? shelf.herbicide(slug) : undefined;
     if (weed) return weed.postEmergent && !weed.preEmergent;
-    return kind === 'treatment' && treatment(slug)?.waterInIn === 0;
+    return kind === 'treatment' && shelf.treatment(slug)?.waterInIn === 0;
   });
 
 /**
@@ -95,7 +95,7 @@ export function atKerb(
   const sprayed = application.materials.some(
     ({ kind }) => kind === 'herbicide' || kind === 'treatment',
   );
-  const foliar = isFoliar(application);
+  const foliar = isFoliar(application, shelfIn(context));
   const judged = hours.map((hour, at): HourVerdict => {
     const sameDay = Math.floor(hour.index / DAY) === Math.floor(now / DAY);
     const isNow = hour.index === now;

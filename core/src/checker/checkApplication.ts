@@ -1,17 +1,9 @@
-import {
-  activeCaps,
-  fertilizer,
-  grass,
-  herbicide,
-  rotationRules,
-  type GrassSlug,
-  type Herbicide,
-} from '../knowledge';
+import { activeCaps, grass, prodiamineSteps, rotationRules, type GrassSlug } from '../knowledge';
+import type { Shelf, ShelfHerbicide } from '../products';
 import type { Application, Material } from '../rates';
-import { labelledHerbicide } from '../rates/labelled';
 import { daysBetween, localDate, monthOf, type LocalDate } from '../units';
 import { activeLoad } from './activeLoad';
-import type { CheckContext } from './checkContext';
+import { shelfIn, type CheckContext } from './checkContext';
 import { checkDay } from './checkDay';
 import { checkTreatments } from './checkTreatment';
 import type { CheckFinding } from './finding';
@@ -20,6 +12,8 @@ import { turfRating, type TurfState } from './turfRating';
 const ACRE_FT2 = 43_560;
 /** Rounding at the cup and the scale is no breach. */
 const ROUNDING = 1.005;
+/** The highest rate of the ladder, and every one above it. */
+const LAST_STEP = prodiamineSteps[prodiamineSteps.length - 1] as (typeof prodiamineSteps)[number];
 /** Share of a zone up to which a treatment counts as single spots. */
 const SPOT_SHARE = 0.15;
 
@@ -60,15 +54,16 @@ function turfState(application: Application, context: CheckContext): TurfState {
 
 /** One earlier or later use of a product on the zone. */
 interface OtherUse {
-  product: Herbicide;
+  product: ShelfHerbicide;
   rate: number;
   date: LocalDate;
 }
 
 function otherUses(context: CheckContext): OtherUse[] {
+  const shelf = shelfIn(context);
   return context.others.flatMap((other) =>
     other.materials.flatMap((material) => {
-      const product = material.kind === 'herbicide' ? herbicide(material.slug) : undefined;
+      const product = material.kind === 'herbicide' ? shelf.herbicide(material.slug) : undefined;
       if (!product) return [];
       return [{ product, rate: ratePerAcre(material, other.areaFt2), date: localDate(other.date) }];
     }),
@@ -84,7 +79,7 @@ function nearest(date: LocalDate, uses: readonly OtherUse[]): number | null {
 }
 
 function checkHerbicide(
-  product: Herbicide,
+  product: ShelfHerbicide,
   rate: number,
   application: Application,
   context: CheckContext,
@@ -176,21 +171,17 @@ function checkHerbicide(
 }
 
 /** Days that a product at its rate asks before seed. */
-function seedWaitDays(product: Herbicide, rate: number): number {
-  if (product.slug === 'prodiamine') {
-    const weeks = [
-      [8, 18],
-      [12, 22],
-      [16, 26],
-      [24, 40],
-    ].find(([most]) => rate <= (most as number) * ROUNDING)?.[1];
-    return (weeks ?? 52) * 7;
+function seedWaitDays(product: ShelfHerbicide, rate: number): number {
+  const onLabel = product.own?.seedAfterWeeks ?? null;
+  if (product.slug === 'prodiamine' && onLabel === null) {
+    const step = prodiamineSteps.find(({ ozPerAcre }) => rate <= ozPerAcre * ROUNDING);
+    return (step ?? LAST_STEP).waitWeeks * 7;
   }
   return product.waitBeforeSeedingWeeks[1] * 7;
 }
 
 function checkActives(
-  doses: readonly { product: Herbicide; rate: number }[],
+  doses: readonly { product: ShelfHerbicide; rate: number }[],
   date: LocalDate,
   uses: readonly OtherUse[],
 ): CheckFinding[] {
@@ -232,18 +223,20 @@ function checkActives(
   return findings;
 }
 
-const nitrogenLb = (application: Application): number =>
+const nitrogenLb = (application: Application, shelf: Shelf): number =>
   application.materials.reduce((sum, material) => {
-    const percent = material.kind === 'fertilizer' ? (fertilizer(material.slug)?.grade[0] ?? 0) : 0;
+    const percent =
+      material.kind === 'fertilizer' ? (shelf.fertilizer(material.slug)?.grade[0] ?? 0) : 0;
     return sum + ((material.amount * percent) / 100 / application.areaFt2) * 1000;
   }, 0);
 
 function checkNitrogen(application: Application, context: CheckContext): CheckFinding[] {
-  const lb = nitrogenLb(application);
+  const shelf = shelfIn(context);
+  const lb = nitrogenLb(application, shelf);
   if (lb <= 0) return [];
   const findings: CheckFinding[] = [];
   const products = application.materials.flatMap((material) =>
-    material.kind === 'fertilizer' ? (fertilizer(material.slug) ?? []) : [],
+    material.kind === 'fertilizer' ? (shelf.fertilizer(material.slug) ?? []) : [],
   );
   const slow = products.every(({ slowShare }) => slowShare >= 0.5);
   const month = monthOf(localDate(application.date));
@@ -268,7 +261,7 @@ function checkNitrogen(application: Application, context: CheckContext): CheckFi
   );
   const year = context.others
     .filter((other) => sameYear(other.date, application.date))
-    .reduce((sum, other) => sum + nitrogenLb(other), lb);
+    .reduce((sum, other) => sum + nitrogenLb(other, shelf), lb);
   if (year > yearLimit * ROUNDING) say('nitrogen-year', 'exceeds', { lb: year, max: yearLimit });
   const cool = entries.some(({ season }) => season === 'cool');
   if (cool && context.airHighF !== undefined && context.airHighF >= 85) {
@@ -339,9 +332,10 @@ function checkRotation(
 ): CheckFinding[] {
   const targets = application.targets ?? [];
   if (targets.length === 0) return [];
+  const shelf = shelfIn(context);
   const groupsOf = (own: Application) =>
     own.materials.flatMap((material) =>
-      material.kind === 'herbicide' ? (herbicide(material.slug)?.hrac ?? []) : [],
+      material.kind === 'herbicide' ? (shelf.herbicide(material.slug)?.hrac ?? []) : [],
     );
   const own = new Set(groupsOf(application));
   if (own.size !== 1 || uses.length === 0) return [];
@@ -386,16 +380,10 @@ export function checkApplication(
   const others = context.others.filter(({ id }) => id !== application.id);
   const scoped: CheckContext = { ...context, others };
   const uses = otherUses(scoped);
+  const shelf = shelfIn(context);
   const doses = application.materials.flatMap((material) => {
-    const product = material.kind === 'herbicide' ? herbicide(material.slug) : undefined;
-    return product
-      ? [
-          {
-            product: labelledHerbicide(product, context.labels ?? []),
-            rate: ratePerAcre(material, application.areaFt2),
-          },
-        ]
-      : [];
+    const product = material.kind === 'herbicide' ? shelf.herbicide(material.slug) : undefined;
+    return product ? [{ product, rate: ratePerAcre(material, application.areaFt2) }] : [];
   });
   const findings = [
     ...doses.flatMap(({ product, rate }) =>

@@ -1,6 +1,7 @@
 import type { GrassSlug } from '../knowledge';
 import type { StandShare } from '../lawn';
-import type { Application, ShelfLabel } from '../rates';
+import { shelfOf, type Shelf, type ShelfLabel } from '../products';
+import type { Application } from '../rates';
 
 /** What the place where the lawn lies has ruled about fertilizer. */
 export interface Ordinance {
@@ -45,3 +46,6 @@ export interface CheckContext {
   /** The soil test is low in phosphorus. */
   lowPhosphorus?: boolean;
 }
+
+/** Every product as the company has it that the judge judges for. */
+export const shelfIn = ({ labels }: Pick<CheckContext, 'labels'>): Shelf => shelfOf(labels ?? []);

@@ -1,7 +1,8 @@
-import { amendmentProducts, fertilizer, herbicide, treatment } from '../knowledge';
+import { amendmentProducts } from '../knowledge';
+import type { Shelf } from '../products';
 import type { Application } from '../rates';
 import { localDate, monthOf } from '../units';
-import type { CheckContext } from './checkContext';
+import { shelfIn, type CheckContext } from './checkContext';
 import type { CheckFinding } from './finding';
 
 const ROUNDING = 1.005;
@@ -17,10 +18,11 @@ const within = (day: string, [from, to]: readonly [string, string]): boolean =>
 
 const per1000 = (amount: number, areaFt2: number): number => (amount / areaFt2) * 1000;
 
-function nutrients(application: Application): { n: number; p: number } {
+function nutrients(application: Application, shelf: Shelf): { n: number; p: number } {
   const sum = { n: 0, p: 0 };
   for (const material of application.materials) {
-    const grade = material.kind === 'fertilizer' ? fertilizer(material.slug)?.grade : undefined;
+    const grade =
+      material.kind === 'fertilizer' ? shelf.fertilizer(material.slug)?.grade : undefined;
     if (!grade) continue;
     const lb = per1000(material.amount, application.areaFt2);
     sum.n += (lb * grade[0]) / 100;
@@ -32,6 +34,7 @@ function nutrients(application: Application): { n: number; p: number } {
 /** Judges the day and the walk: frost, wetness, rain, pace, and what the place has ruled. */
 export function checkDay(application: Application, context: CheckContext): CheckFinding[] {
   const findings: CheckFinding[] = [];
+  const shelf = shelfIn(context);
   const say = (
     rule: CheckFinding['rule'],
     severity: CheckFinding['severity'],
@@ -48,7 +51,7 @@ export function checkDay(application: Application, context: CheckContext): Check
   if (context.saturated === true && (sprayed || ground)) say('saturated', 'exceeds');
 
   for (const material of application.materials) {
-    const foliar = material.kind === 'herbicide' ? herbicide(material.slug) : undefined;
+    const foliar = material.kind === 'herbicide' ? shelf.herbicide(material.slug) : undefined;
     if (foliar?.postEmergent && !foliar.preEmergent) {
       const { rainInHours } = context;
       const fast = foliar.rainfastHours ?? foliar.water.keepDryHours;
@@ -63,7 +66,9 @@ export function checkDay(application: Application, context: CheckContext): Check
       const perAcre = (material.amount / application.areaFt2) * 43_560;
       const most =
         foliar?.maxPerApplication ??
-        (material.kind === 'treatment' ? treatment(material.slug)?.ratePerAcre?.[1] : undefined);
+        (material.kind === 'treatment'
+          ? shelf.treatment(material.slug)?.ratePerAcre?.[1]
+          : undefined);
       const over = most !== undefined && perAcre * factor > most * ROUNDING;
       if (factor > PACE_TOLERANCE || (factor > ROUNDING && over)) {
         say(
@@ -100,7 +105,7 @@ export function checkDay(application: Application, context: CheckContext): Check
     }
   }
 
-  const { n, p } = nutrients(application);
+  const { n, p } = nutrients(application, shelf);
   const { ordinance } = context;
   if (ordinance && n + p > 0) {
     const day = application.date.slice(5);
@@ -112,7 +117,7 @@ export function checkDay(application: Application, context: CheckContext): Check
     }
     const year = context.others
       .filter(({ date }) => date.slice(0, 4) === application.date.slice(0, 4))
-      .reduce((sum, other) => sum + nutrients(other).n, n);
+      .reduce((sum, other) => sum + nutrients(other, shelf).n, n);
     if (ordinance.mostNitrogenYear !== null && year > ordinance.mostNitrogenYear * ROUNDING) {
       say('ordinance-nitrogen', 'exceeds', { lb: year, max: ordinance.mostNitrogenYear });
     }

@@ -1,30 +1,27 @@
-import { rotationRules, treatment, type Treatment } from '../knowledge';
-import type { Application, ShelfLabel } from '../rates';
-import { labelledTreatment } from '../rates/labelled';
+import { rotationRules } from '../knowledge';
+import type { Shelf, ShelfTreatment } from '../products';
+import type { Application } from '../rates';
 import { daysBetween, localDate } from '../units';
-import type { CheckContext } from './checkContext';
+import { shelfIn, type CheckContext } from './checkContext';
 import type { CheckFinding } from './finding';
 
 const ACRE_FT2 = 43_560;
 const ROUNDING = 1.005;
 
 interface Use {
-  product: Treatment;
+  product: ShelfTreatment;
   perAcre: number;
   date: string;
   targets: readonly string[];
 }
 
-const usesOf = (
-  application: Application & { targets?: readonly string[] },
-  labels: readonly ShelfLabel[],
-): Use[] =>
+const usesOf = (application: Application & { targets?: readonly string[] }, shelf: Shelf): Use[] =>
   application.materials.flatMap((material) => {
-    const product = material.kind === 'treatment' ? treatment(material.slug) : undefined;
+    const product = material.kind === 'treatment' ? shelf.treatment(material.slug) : undefined;
     return product
       ? [
           {
-            product: labelledTreatment(product, labels),
+            product,
             perAcre: (material.amount / application.areaFt2) * ACRE_FT2,
             date: application.date,
             // In a tank of several, each product counts against what it is for.
@@ -50,9 +47,9 @@ export function checkTreatments(
   application: Application & { targets?: readonly string[] },
   context: CheckContext,
 ): CheckFinding[] {
-  const labels = context.labels ?? [];
-  const earlier = context.others.flatMap((other) => usesOf(other, labels));
-  return usesOf(application, labels).flatMap((use) => {
+  const shelf = shelfIn(context);
+  const earlier = context.others.flatMap((other) => usesOf(other, shelf));
+  return usesOf(application, shelf).flatMap((use) => {
     const { product, perAcre, date } = use;
     const findings: CheckFinding[] = [];
     const say = (

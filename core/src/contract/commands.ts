@@ -1,8 +1,10 @@
 import { z } from 'zod';
-import { grassSlugSchema, herbicide, SITE_FACTORS } from '../knowledge';
+import { grassSlugSchema, slugSchema, SITE_FACTORS } from '../knowledge';
+import { LIBRARY, shelfLabelSchema } from '../products';
 import { diagnosisInputSchema } from '../diagnosis';
 import { standSchema } from '../lawn';
-import { seasonRequestSchema } from '../program';
+import type { CheckContext } from '../checker';
+import { ordinanceSchema, seasonRequestSchema } from '../program';
 import { materialSchema } from '../rates';
 import { localDateSchema, probeReadingSchema, weatherBundleSchema } from '../weather';
 
@@ -44,7 +46,7 @@ export const amountsCommandSchema = z.object({
         .object({
           herbicide: z
             .string()
-            .refine((slug) => herbicide(slug) !== undefined, 'unknown herbicide'),
+            .refine((slug) => LIBRARY.herbicide(slug) !== undefined, 'unknown herbicide'),
           rate: z.number().positive('a rate is above 0'),
           unit: z.enum(
             ['oz/acre', 'fl-oz/acre', 'lb/acre', 'dose/acre', 'oz/1000', 'fl-oz/1000', 'lb/1000'],
@@ -54,7 +56,7 @@ export const amountsCommandSchema = z.object({
           ),
         })
         .superRefine((line, context) => {
-          const expected = herbicide(line.herbicide)?.unit;
+          const expected = LIBRARY.herbicide(line.herbicide)?.unit;
           const given = line.unit.split('/')[0];
           if (expected && given !== expected) {
             context.addIssue({
@@ -69,12 +71,18 @@ export const amountsCommandSchema = z.object({
   areaFt2: z.number().positive('the area is above 0'),
   carrierGalPer1000: z.number().positive().default(1),
   tankGal: z.number().positive('the tank holds more than 0 gal'),
+  labels: z.array(shelfLabelSchema).default([]),
 });
 
-/** Input of `check`: one application and what is known around it. */
-export const checkCommandSchema = z.object({
-  application: applicationSchema,
-  context: z.object({
+/**
+ * Input of `check`: one application and what is known around it. What it does not know it refuses: a rule that
+ * is not asked would read as an all-clear.
+ */
+export const checkCommandSchema = z.strictObject({
+  application: applicationSchema
+    .extend({ targets: z.array(slugSchema).max(100).optional() })
+    .strict(),
+  context: z.strictObject({
     stand: standSchema,
     desired: z.array(grassSlugSchema).min(1),
     zoneFt2: z.number().positive('the zone has an area above 0'),
@@ -87,7 +95,17 @@ export const checkCommandSchema = z.object({
     irrigated: z.boolean().optional(),
     certified: z.boolean().optional(),
     confirmedLabels: z.array(z.string()).optional(),
-  }),
+    labels: z.array(shelfLabelSchema).optional(),
+    bloom: z.boolean().optional(),
+    rainInHours: z.number().min(0).optional(),
+    rainSoonIn: z.number().min(0).optional(),
+    leafWet: z.boolean().optional(),
+    saturated: z.boolean().optional(),
+    paceMph: z.number().positive().optional(),
+    calibratedMph: z.number().positive().optional(),
+    ordinance: ordinanceSchema.optional(),
+    lowPhosphorus: z.boolean().optional(),
+  } satisfies Record<keyof CheckContext, z.ZodType>),
 });
 
 /** Input schema of every command of the command line. */

@@ -1,5 +1,6 @@
 import type { Answers } from '../diagnosis';
-import { fertilizer, grass, herbicide, phSpots, testThresholds } from '../knowledge';
+import { grass, phSpots, testThresholds } from '../knowledge';
+import { LIBRARY } from '../products';
 import { gathering, severeColdF, wholeLawnSigns } from '../knowledge/gathering';
 import { runDistance } from '../lawn/gap';
 import { mainGrass, probeVerdict, type Patch, type Point, type Zone } from '../lawn';
@@ -115,7 +116,7 @@ function recordSigns({ zone, records, today, lawn }: GatherInput): Record<string
         materials.reduce(
           (lb, material) =>
             material.kind === 'fertilizer'
-              ? lb + (material.amount * (fertilizer(material.slug)?.grade[0] ?? 0)) / 100
+              ? lb + (material.amount * (LIBRARY.fertilizer(material.slug)?.grade[0] ?? 0)) / 100
               : lb,
           0,
         ) /
@@ -129,7 +130,7 @@ function recordSigns({ zone, records, today, lawn }: GatherInput): Record<string
   const { days } = gathering;
   const herbicides = sprayed(
     within(days.herbicide),
-    (slug) => herbicide(slug)?.postEmergent ?? false,
+    (slug) => LIBRARY.herbicide(slug)?.postEmergent ?? false,
   );
   if (nitrogen(within(days.nitrogenRecent)) > 0) signs['c-n-recent'] = true;
   if (nitrogen(within(days.nitrogenHigh)) > gathering.highNitrogenLb) signs['c-n-high'] = true;
@@ -142,11 +143,15 @@ function recordSigns({ zone, records, today, lawn }: GatherInput): Record<string
   if (herbicides.some(({ findings }) => findings.some(({ severity }) => severity === 'exceeds'))) {
     signs['c-herb-rate'] = true;
   }
-  if (sprayed(within(days.herbicide), (slug) => herbicide(slug)?.selective === false).length > 0) {
+  if (
+    sprayed(within(days.herbicide), (slug) => LIBRARY.herbicide(slug)?.selective === false).length >
+    0
+  ) {
     signs['c-nonsel'] = true;
   }
   if (
-    sprayed(within(days.preEmergent), (slug) => herbicide(slug)?.preEmergent ?? false).length > 0
+    sprayed(within(days.preEmergent), (slug) => LIBRARY.herbicide(slug)?.preEmergent ?? false)
+      .length > 0
   ) {
     signs['c-pre'] = true;
   }

@@ -1,4 +1,5 @@
-import { cause as causeOf, treatment } from '../knowledge';
+import { cause as causeOf } from '../knowledge';
+import { LIBRARY } from '../products';
 import { addDays, daysBetween, localDate, yearOf, type LocalDate } from '../units';
 import type { Application } from '../rates';
 import type { Look } from './visit';
@@ -25,7 +26,8 @@ export function protectionOf(
     .filter((record) => record.zoneId === zoneId && record.date <= today)
     .flatMap((record) =>
       record.materials.flatMap((material) => {
-        const product = material.kind === 'treatment' ? treatment(material.slug) : undefined;
+        const product =
+          material.kind === 'treatment' ? LIBRARY.treatment(material.slug) : undefined;
         return product && product.preventive > 0
           ? product.targets.map((target) => ({
               target,

@@ -1,4 +1,5 @@
-import { fertilizers, grass, heatRule, type Fertilizer, type GrassSlug } from '../knowledge';
+import { grass, heatRule, type Fertilizer, type GrassSlug } from '../knowledge';
+import { LIBRARY } from '../products';
 import { productForNutrient } from './productForNutrient';
 import { saltLoad, saltLoadLimit } from './saltLoad';
 
@@ -94,7 +95,7 @@ export function feedingRate(input: FeedingInput): Feeding | null {
     airHighF: input.airHighF,
     ...(input.dryTopsoil === undefined ? {} : { dryTopsoil: input.dryTopsoil }),
   });
-  const options = fertilizers
+  const options = LIBRARY.fertilizers
     .filter(({ grade }) => grade[1] === 0)
     .map((product): Feeding => {
       const nPercent = product.grade[0];

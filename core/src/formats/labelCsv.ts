@@ -1,6 +1,6 @@
 import { csvNumber } from './csvNumber';
 import { csvText } from './csvText';
-import { shelfLabelSchema, type ShelfLabel } from '../rates';
+import { shelfLabelSchema, type ShelfLabel } from '../products/label';
 import { csvRows } from './csvRows';
 import type { RowError } from './rowError';
 

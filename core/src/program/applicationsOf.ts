@@ -1,4 +1,4 @@
-import { herbicide } from '../knowledge';
+import { LIBRARY } from '../products';
 import type { Application } from '../rates';
 import { addDays, SQUARE_FEET_PER_ACRE, type LocalDate } from '../units';
 import type { Step } from './step';
@@ -21,7 +21,7 @@ export function applicationsOf(step: Step, on: LocalDate = step.window.best): Ap
           kind: 'herbicide' as const,
           slug,
           amount: (ratePerAcre * step.areaFt2) / SQUARE_FEET_PER_ACRE,
-          unit: herbicide(slug)?.unit ?? 'oz',
+          unit: LIBRARY.herbicide(slug)?.unit ?? 'oz',
         })),
       }));
     case 'feed':

@@ -5,6 +5,7 @@
 import cases from './testdata/treatmentCases.json';
 import { herbicide, type GrassSlug, type ToleranceCondition } from '../knowledge';
 import { chooseMix, type MixAnswer, type MixQuestion } from './chooseMix';
+import { LIBRARY } from '../products';
 
 const RULE: Record<string, string> = {
   'R01-turf': 'R01',
@@ -56,6 +57,7 @@ function ask(input: CaseInput): MixAnswer {
   if (input.air_high_f > 85) conditions.add('air>85F');
   if (input.moisture === 'drought') conditions.add('drought');
   const question: MixQuestion = {
+    shelf: LIBRARY,
     mode: input.mode as 'pre' | 'post',
     grasses: input.turf_desirable.map((slug) =>
       slug === 'zoysia' ? 'zoysia-wide' : slug,

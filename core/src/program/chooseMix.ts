@@ -1,18 +1,16 @@
 import {
   applicationRules,
-  herbicides,
   prodiamineSteps,
   weed as weedOf,
   type GrassSlug,
-  type Herbicide,
   type ToleranceCondition,
 } from '../knowledge';
 import { efficacy, MOST_CONTROL, stageFactor } from '../knowledge/efficacy';
-import { activesOf, meanResidual, type ShelfLabel } from '../rates';
-import { shelfHerbicides } from '../rates/labelled';
+import type { Shelf, ShelfHerbicide } from '../products';
+import { activesOf, meanResidual } from '../rates';
 import { SQUARE_FEET_PER_ACRE, type LocalDate } from '../units';
 import type { Exclusion, Reason } from './reason';
-import { rateCap, recipeOverCap, standTolerance } from './tolerance';
+import { hasLadder, rateCap, recipeOverCap, standTolerance } from './tolerance';
 import type { Usage } from './usage';
 
 /** A weed to be hit, how well, and the stage it is in. */
@@ -47,8 +45,8 @@ export interface MixQuestion {
   /** Weeks over which a pre-emergent must hold; its residual then counts. */
   coverWeeks?: number;
   stock?: ReadonlySet<string>;
-  /** The company's own labels. */
-  labels?: readonly ShelfLabel[];
+  /** Every product as the company has it. */
+  shelf: Shelf;
   walkUsd?: number;
   /** Earlier and planned use on the zone, and the day of the walk. */
   usage?: { usage: Usage; date: LocalDate };
@@ -76,7 +74,7 @@ export interface MixAnswer {
 
 /** A product that passes every rule for a question, at the rate that it would be used. */
 export interface Candidate {
-  product: Herbicide;
+  product: ShelfHerbicide;
   ratePerAcre: number;
   /** Share of the full effect at this rate. */
   effect: number;
@@ -86,8 +84,6 @@ export interface Candidate {
   /** Effect on each target as a share, in the order of the targets. */
   hits: number[];
 }
-
-const activesBySlug = new Map(herbicides.map((product) => [product.slug, activesOf(product)]));
 
 /** Steps of prodiamine that leave enough weeks before seeding, highest first. */
 function prodiamineStep(weeks: number) {
@@ -100,7 +96,7 @@ function prodiamineStep(weeks: number) {
  * straight lines, from memory: response to dose is S-shaped).
  */
 export function doseEffect(
-  { rate: [lowest, high] }: Pick<Herbicide, 'rate'>,
+  { effectRate: [lowest, high] }: Pick<ShelfHerbicide, 'effectRate'>,
   ratePerAcre: number,
 ): number {
   const { lightEffect } = applicationRules;
@@ -113,14 +109,16 @@ export function doseEffect(
 }
 
 function chooseRate(
-  product: Herbicide,
+  product: ShelfHerbicide,
   question: MixQuestion,
   light: boolean,
 ): { ratePerAcre: number; effect: number } {
   const dormant = question.conditions.has('fully-dormant');
-  if (product.slug === 'glyphosate' && dormant) return { ratePerAcre: 16, effect: 0.95 };
   const cap = rateCap(product, question.grasses);
-  if (product.slug === 'prodiamine' && question.mode === 'pre') {
+  if (product.slug === 'glyphosate' && dormant) {
+    return { ratePerAcre: Math.min(16, cap), effect: 0.95 * Math.min(1, cap / 16) };
+  }
+  if (hasLadder(product) && question.mode === 'pre') {
     const weeks = question.weeksToSeeding ?? Infinity;
     const step = [...prodiamineSteps]
       .reverse()
@@ -137,7 +135,7 @@ function chooseRate(
 }
 
 function screen(
-  product: Herbicide,
+  product: ShelfHerbicide,
   question: MixQuestion,
 ): { candidate: Candidate; reasons: Reason[] } {
   const reasons: Reason[] = [];
@@ -161,12 +159,11 @@ function screen(
   }
   const weeks = question.weeksToSeeding;
   if (weeks !== null) {
-    const wait =
-      product.slug === 'prodiamine'
-        ? prodiamineStep(weeks)
-          ? 0
-          : prodiamineSteps[0].waitWeeks
-        : product.waitBeforeSeedingWeeks[1];
+    const wait = hasLadder(product)
+      ? prodiamineStep(weeks)
+        ? 0
+        : prodiamineSteps[0].waitWeeks
+      : product.waitBeforeSeedingWeeks[1];
     if (wait > weeks) refuse('R07-seeding-wait', { waitWeeks: wait, weeks });
   }
   const age = question.weeksSinceEmergence;
@@ -220,7 +217,7 @@ function screen(
       ratePerAcre,
       effect,
       light,
-      actives: activesBySlug.get(product.slug) ?? [],
+      actives: activesOf(product),
       components: product.tankMix?.length ?? 1,
       hits: hits.map((percent) => percent / 100),
     },
@@ -350,7 +347,7 @@ export function screenAll(question: MixQuestion): {
 } {
   const excluded: Exclusion[] = [];
   const feasible: Candidate[] = [];
-  for (const product of shelfHerbicides(question.labels ?? [])) {
+  for (const product of question.shelf.herbicides) {
     if (question.stock && !question.stock.has(product.slug)) continue;
     if (question.mode === 'pre' ? !product.preEmergent : !product.postEmergent) {
       if (!question.stock) continue;

@@ -1,4 +1,5 @@
-import { applicationRules, gradeControl, herbicide, type Herbicide } from '../knowledge';
+import { applicationRules, gradeControl } from '../knowledge';
+import type { Shelf, ShelfHerbicide } from '../products';
 import { SQUARE_FEET_PER_ACRE, type LocalDate } from '../units';
 import { MOST_WALKS, problemOf, survivors, SUREST } from './chooseWalks';
 import { screenAll, type Candidate, type MixQuestion } from './chooseMix';
@@ -190,7 +191,7 @@ const herbicideOf = ({
   product,
   ratePerAcre,
 }: {
-  product: Herbicide;
+  product: ShelfHerbicide;
   ratePerAcre: number;
 }): TogetherMaterial => ({
   kind: 'herbicide',
@@ -238,9 +239,12 @@ function treatmentKind(
  * A pre-emergent goes out dry, or is watered in; where its label gives it days until then, it may be
  * sprayed with what has to dry on the leaf first.
  */
-function preventKind({ products, areaFt2 }: NonNullable<TogetherQuestion['prevent']>): Kind {
+function preventKind(
+  { products, areaFt2 }: NonNullable<TogetherQuestion['prevent']>,
+  shelf: Shelf,
+): Kind {
   const parts = products.flatMap(({ herbicide: slug, ratePerAcre }) => {
-    const product = herbicide(slug);
+    const product = shelf.herbicide(slug);
     return product ? [{ product, ratePerAcre }] : [];
   });
   const dry = parts.some(({ product }) => product.form === 'granule');
@@ -337,7 +341,7 @@ export function chooseTogether(zoneCase: ZoneCase, question: TogetherQuestion): 
   const kinds: Kind[] = [
     ...(weeds ? [herbicideKind(weeds, screened.feasible)] : []),
     ...(causes.length > 0 ? [treatmentKind(question, offers, zoneCase.areaFt2)] : []),
-    ...(prevent ? [preventKind(prevent)] : []),
+    ...(prevent ? [preventKind(prevent, zoneCase.shelf)] : []),
     ...(feed ? [feedKind(feed)] : []),
   ];
   const walkUsd = weeds?.walkUsd ?? applicationRules.walkUsdInvented;

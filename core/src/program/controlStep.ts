@@ -1,4 +1,4 @@
-import { applicationRules, herbicide, weed as weedOf, type Region } from '../knowledge';
+import { applicationRules, weed as weedOf, type Region } from '../knowledge';
 import { standSeason } from '../lawn';
 import { carrierVolume, type MixProduct } from '../rates';
 import { addDays, daysBetween, monthInWindow, monthOf, yearOf, type LocalDate } from '../units';
@@ -120,7 +120,8 @@ class WalkSearch {
     const { answer, within } = this.ask(key, asked);
     if (!answer.best) return null;
     const hardy = answer.best.products.every(
-      ({ herbicide: slug }) => (herbicide(slug)?.airF[0] ?? Infinity) <= COLD_HARDY_AIR_F,
+      ({ herbicide: slug }) =>
+        (this.zoneCase.shelf.herbicide(slug)?.airF[0] ?? Infinity) <= COLD_HARDY_AIR_F,
     );
     if (soilF < GROWING_SOIL_F && !hardy) return null;
     return { date, best: answer.best, answer, targets, within, treatedFt2, method };
@@ -221,10 +222,10 @@ function stepOf(
     products: best.products,
     walks: best.walks,
     intervalDays: best.minIntervalDays,
-    carrierGalPer1000: carrierVolume(best.products, 'post'),
+    carrierGalPer1000: carrierVolume(best.products, 'post', zoneCase.shelf),
     control: controlRows(answer, within),
     testSpot: best.testSpot,
-    gates: sprayGates(best.products, 'post'),
+    gates: sprayGates(best.products, 'post', zoneCase.shelf),
     because: [
       { rule: method === 'spot' ? 'control-spot' : 'control-zone', inputs: { coverPct } },
       {

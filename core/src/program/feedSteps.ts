@@ -1,5 +1,6 @@
 import { feedingRate, WORTH_FEEDING } from '../fertility';
-import { feedingCalendars, fertilizer, grass } from '../knowledge';
+import { feedingCalendars, grass } from '../knowledge';
+import { LIBRARY } from '../products';
 import type { Application } from '../rates';
 import { addDays, daysBetween, localDate, monthOf, yearOf } from '../units';
 import { outsideBlackout } from './ordinance';
@@ -21,7 +22,7 @@ const nitrogenOf = (records: readonly Application[], year: number): number =>
         sum +
         record.materials.reduce((lb, material) => {
           if (material.kind !== 'fertilizer') return lb;
-          const percent = fertilizer(material.slug)?.grade[0] ?? 0;
+          const percent = LIBRARY.fertilizer(material.slug)?.grade[0] ?? 0;
           return lb + ((material.amount * percent) / 100 / record.areaFt2) * 1000;
         }, 0),
       0,

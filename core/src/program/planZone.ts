@@ -1,4 +1,4 @@
-import { cause as causeOf, emergenceWindows, herbicide, type EmergenceWindow } from '../knowledge';
+import { cause as causeOf, emergenceWindows, type EmergenceWindow } from '../knowledge';
 import { keyModel } from '../knowledge/key';
 import { preventionWindows } from '../knowledge/preventionWindows';
 import { mainGrass, type Zone } from '../lawn';
@@ -11,8 +11,7 @@ import type { Reason } from './reason';
 import type { SeasonInput, WeedFinding } from './seasonInput';
 import { seedStep } from './seedStep';
 import type { Clash, Season, SprayStep } from './step';
-import type { Usage } from './usage';
-import { zoneCaseOf } from './zoneCase';
+import { zoneCaseOf, type ZoneCase } from './zoneCase';
 
 /** No product goes on a name that the key was not sure of. */
 const isUnsure = ({ confidence }: WeedFinding): boolean =>
@@ -22,9 +21,9 @@ const isUnsure = ({ confidence }: WeedFinding): boolean =>
 const MOST_CONTROL_WALKS = 3;
 
 /** Notes a planned spray so that later steps of the zone keep clear of its limits. */
-function reserve(usage: Usage, step: SprayStep): void {
+function reserve({ usage, shelf }: ZoneCase, step: SprayStep): void {
   for (const { herbicide: slug, ratePerAcre } of step.products) {
-    const product = herbicide(slug);
+    const product = shelf.herbicide(slug);
     if (!product) continue;
     for (let walk = 0; walk < step.walks; walk += 1) {
       usage.add(
@@ -114,7 +113,7 @@ export function planZone(input: SeasonInput, zone: Zone): Season {
         continue;
       }
       result.steps.push(step);
-      reserve(zoneCase.usage, step);
+      reserve(zoneCase, step);
       continue;
     }
     const id = clashId(group, step);
@@ -130,7 +129,7 @@ export function planZone(input: SeasonInput, zone: Zone): Season {
     } satisfies Clash);
     if (choice === 'prevent' || (chosenPrevent && choice !== 'seed')) {
       result.steps.push(step);
-      reserve(zoneCase.usage, step);
+      reserve(zoneCase, step);
       if (choice === 'prevent') leaveOut({ rule: 'seed-set-aside', inputs: { group: group.slug } });
     } else if (choice === 'seed') {
       leaveOut({ rule: 'prevent-set-aside', inputs: { group: group.slug } });
@@ -160,7 +159,7 @@ export function planZone(input: SeasonInput, zone: Zone): Season {
     growing = control.waiting;
     if (!control.step) break;
     result.steps.push(control.step);
-    reserve(zoneCase.usage, control.step);
+    reserve(zoneCase, control.step);
   }
   for (const { cause, mode } of toProtect(input, zone.id)) {
     const protect = protectStep(zoneCase, cause, mode);

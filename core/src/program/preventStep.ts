@@ -14,7 +14,7 @@ export function preventStep(
   group: EmergenceWindow,
   seed: SeedStep | null,
 ): { step: SprayStep | null; clash: { waitWeeks: number; weeks: number } | null; unmet: Unmet[] } {
-  const { input, zone, season, areaFt2 } = zoneCase;
+  const { input, zone, season, areaFt2, shelf } = zoneCase;
   const weeds = zoneCase.weeds.filter(({ weed }) => group.weeds.includes(weed));
   const window = nextWindow(season, group, input.today);
   const nothing = { step: null, clash: null, unmet: [] };
@@ -54,10 +54,10 @@ export function preventStep(
     products,
     walks: 1,
     intervalDays: alone.best.minIntervalDays,
-    carrierGalPer1000: carrierVolume(products, 'pre'),
+    carrierGalPer1000: carrierVolume(products, 'pre', shelf),
     control: controlRows(alone, targets),
     testSpot: false,
-    gates: sprayGates(products, 'pre'),
+    gates: sprayGates(products, 'pre', shelf),
     because: [
       {
         rule: 'prevent-before-germination',
@@ -77,7 +77,7 @@ export function preventStep(
   };
   if (beside.best || !seed) return { step, clash: null, unmet: [] };
   const wait = Math.max(
-    ...mixComponents(products).map(({ product }) => product.waitBeforeSeedingWeeks[1]),
+    ...mixComponents(products, shelf).map(({ product }) => product.waitBeforeSeedingWeeks[1]),
   );
   return {
     step,

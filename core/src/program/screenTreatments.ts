@@ -1,6 +1,6 @@
-import { rotationRules, treatments, type Treatment } from '../knowledge';
+import { rotationRules } from '../knowledge';
+import type { ShelfTreatment } from '../products';
 import { materialRatePerAcre } from '../rates';
-import { labelledTreatment } from '../rates/labelled';
 import { daysBetween, localDate, yearOf, type LocalDate } from '../units';
 import type { Reason } from './reason';
 import type { TreatmentExclusion } from './step';
@@ -14,7 +14,7 @@ export interface CauseTarget {
 
 /** A treatment that passes every rule for a cause, at the rate that it would be used. */
 export interface TreatmentCandidate {
-  product: Treatment;
+  product: ShelfTreatment;
   ratePerAcre: number;
   /** How often it may be used and how much is left of it in the year, after what is on record. */
   left: { amount: number; count: number };
@@ -24,18 +24,16 @@ export interface TreatmentCandidate {
 
 /** Use of treatments on the zone, the latest first. */
 interface TreatmentUse {
-  product: Treatment;
+  product: ShelfTreatment;
   perAcre: number;
   date: LocalDate;
 }
 
-function usesOf({ records }: ZoneCase): TreatmentUse[] {
+function usesOf({ records, shelf }: ZoneCase): TreatmentUse[] {
   return records
     .flatMap((record) =>
       record.materials.flatMap((material) => {
-        const product = treatments.find(
-          ({ slug }) => material.kind === 'treatment' && slug === material.slug,
-        );
+        const product = material.kind === 'treatment' ? shelf.treatment(material.slug) : undefined;
         return product
           ? [
               {
@@ -51,26 +49,26 @@ function usesOf({ records }: ZoneCase): TreatmentUse[] {
 }
 
 /** How many of the latest uses of a kind were of one group without a break. */
-function running(uses: readonly TreatmentUse[], product: Treatment): number {
+function running(uses: readonly TreatmentUse[], product: ShelfTreatment): number {
   const own = uses.filter((use) => use.product.kind === product.kind);
   const other = own.findIndex((use) => use.product.group !== product.group);
   return other < 0 ? own.length : other;
 }
 
 /** How many uses of a product's group in a row a cause allows. */
-function mostRunning(product: Treatment, cause: string): number {
+function mostRunning(product: ShelfTreatment, cause: string): number {
   const never =
     product.kind === 'fungicide' && (rotationRules.neverTwice as readonly string[]).includes(cause);
   return never ? 1 : rotationRules.mostRunning;
 }
 
-const yearUses = (uses: readonly TreatmentUse[], product: Treatment, date: LocalDate) =>
+const yearUses = (uses: readonly TreatmentUse[], product: ShelfTreatment, date: LocalDate) =>
   uses.filter((use) => use.product.slug === product.slug && yearOf(use.date) === yearOf(date));
 
 function refusals(
   zoneCase: ZoneCase,
   cause: string,
-  product: Treatment,
+  product: ShelfTreatment,
   rate: number,
   date: LocalDate,
   airHighF: number,
@@ -120,13 +118,14 @@ export function screenTreatments(
   date: LocalDate,
   airHighF: number,
 ): { passing: TreatmentCandidate[]; excluded: TreatmentExclusion[] } {
-  const { labels } = zoneCase.input.policy;
   const uses = usesOf(zoneCase);
   const excluded: TreatmentExclusion[] = [];
   const passing: TreatmentCandidate[] = [];
-  for (const entry of treatments) {
-    const product = labelledTreatment(entry, labels);
+  const { shelf, input } = zoneCase;
+  const { policy } = input;
+  for (const product of shelf.treatments) {
     if (!product.targets.includes(cause)) continue;
+    if (policy.onlyShelf && !shelf.inStore.has(product.slug)) continue;
     if (product[mode] === 0) {
       excluded.push({
         treatment: product.slug,

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { regionSchema, slugSchema, weed } from '../knowledge';
 import { upkeepSchema, zoneSchema } from '../lawn';
-import { shelfLabelSchema, type Application } from '../rates';
+import { shelfLabelSchema } from '../products/label';
+import type { Application } from '../rates';
 import { localDateSchema } from '../weather';
 import type { SoilSeason } from '../weather';
 import type { LocalDate } from '../units';

@@ -1,11 +1,12 @@
 import { coverDecision, seedRate } from '../establish';
-import { grass, herbicide, prodiamineSteps, seedingWindows } from '../knowledge';
+import { grass, prodiamineSteps, seedingWindows } from '../knowledge';
 import { desiredCover } from '../lawn';
 import { materialRatePerAcre } from '../rates';
 import { addDays, daysBetween, localDate, yearOf, type LocalDate } from '../units';
 import type { Reason } from './reason';
 import type { SeedStep } from './step';
 import { earlier, later, soilWindow, type StepWindow } from './window';
+import { hasLadder } from './tolerance';
 import { firstFrost, nextWindow, stateOf, type ZoneCase } from './zoneCase';
 
 /** Days after a seeding in which the same zone is not seeded again. */
@@ -133,15 +134,14 @@ function lastSeeding({ records }: ZoneCase): LocalDate | null {
 }
 
 /** First day on which every herbicide on record lets seed grow; `null` when none stands in the way. */
-function herbicideHold({ records }: ZoneCase): LocalDate | null {
+function herbicideHold({ records, shelf }: ZoneCase): LocalDate | null {
   const days = records.flatMap((record) =>
     record.materials.flatMap((material) => {
-      const product = material.kind === 'herbicide' ? herbicide(material.slug) : undefined;
+      const product = material.kind === 'herbicide' ? shelf.herbicide(material.slug) : undefined;
       if (!product) return [];
       const rate = materialRatePerAcre(material, record.areaFt2);
       const step = prodiamineSteps.find(({ ozPerAcre }) => rate <= ozPerAcre * 1.001);
-      const weeks =
-        product.slug === 'prodiamine' && step ? step.waitWeeks : product.waitBeforeSeedingWeeks[1];
+      const weeks = hasLadder(product) && step ? step.waitWeeks : product.waitBeforeSeedingWeeks[1];
       return [addDays(localDate(record.date), Math.ceil(weeks * 7))];
     }),
   );

@@ -1,6 +1,6 @@
-import { applicationRules, grass, herbicide } from '../knowledge';
+import { applicationRules, grass } from '../knowledge';
+import type { Shelf } from '../products';
 import { mixComponents, type MixProduct } from '../rates';
-import { inStore } from '../rates/labelled';
 import { daysBetween, localDate, type LocalDate } from '../units';
 import type { MixAnswer, MixQuestion, Target } from './chooseMix';
 import { expectedDay, toleranceConditions } from './sprayDay';
@@ -54,7 +54,7 @@ export function question(
     coverWeeks?: number;
   },
 ): MixQuestion {
-  const { input, zone, season, grasses, areaFt2, usage } = zoneCase;
+  const { input, shelf, zone, season, grasses, areaFt2, usage } = zoneCase;
   const { treatedFt2, airHighF, coverWeeks } = walk;
   const day = { ...expectedDay(season, date), airHighF };
   const soon = daysBetween(input.today, date) <= DROUGHT_HOLDS_DAYS;
@@ -81,9 +81,9 @@ export function question(
     confirmedLabels: new Set(input.policy.confirmedLabels),
     walks: 1,
     ...(coverWeeks === undefined ? {} : { coverWeeks }),
-    labels: input.policy.labels,
+    shelf,
     ...(input.policy.onlyShelf
-      ? { stock: inStore(input.policy.labels) }
+      ? { stock: shelf.inStore }
       : input.policy.stock.length > 0
         ? { stock: new Set(input.policy.stock) }
         : {}),
@@ -101,9 +101,13 @@ export function controlRows(answer: MixAnswer, targets: readonly Target[]): Spra
 }
 
 /** What must hold on the day of a spray. */
-export function sprayGates(products: readonly MixProduct[], mode: 'pre' | 'post'): Gate[] {
-  const parts = mixComponents(products).map(({ product }) => product);
-  const whole = products.flatMap(({ herbicide: slug }) => herbicide(slug) ?? []);
+export function sprayGates(
+  products: readonly MixProduct[],
+  mode: 'pre' | 'post',
+  shelf: Shelf,
+): Gate[] {
+  const parts = mixComponents(products, shelf).map(({ product }) => product);
+  const whole = products.flatMap(({ herbicide: slug }) => shelf.herbicide(slug) ?? []);
   const gates: Gate[] = [
     {
       kind: 'air',

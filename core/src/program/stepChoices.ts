@@ -1,4 +1,4 @@
-import { applicationRules, herbicide } from '../knowledge';
+import { applicationRules } from '../knowledge';
 import type { LocalDate } from '../units';
 import { chooseTogether, type TogetherAnswer } from './chooseTogether';
 import { chooseWalks, relaxedWishes, type Relaxed, type WalksAnswer } from './chooseWalks';
@@ -39,7 +39,7 @@ function weedQuestion(
 function beside(weeds: MixQuestion, prevent: PreventStep, date: LocalDate): MixQuestion {
   const usage = weeds.usage?.usage.copy() ?? new Usage();
   for (const { herbicide: slug, ratePerAcre } of prevent.products) {
-    const product = herbicide(slug);
+    const product = weeds.shelf.herbicide(slug);
     if (product) usage.add(product, ratePerAcre, date);
   }
   return { ...weeds, usage: { usage, date } };

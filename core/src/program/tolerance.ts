@@ -1,6 +1,5 @@
 import {
   grass,
-  herbicide,
   TOLERANCE_RATINGS,
   toleranceOverrides,
   type GrassSlug,
@@ -8,6 +7,7 @@ import {
   type Tolerance,
   type ToleranceCondition,
 } from '../knowledge';
+import type { ShelfHerbicide } from '../products';
 
 const severity = (rating: Tolerance): number => TOLERANCE_RATINGS.indexOf(rating);
 
@@ -62,10 +62,16 @@ export function rateCap(product: Herbicide, grasses: readonly GrassSlug[]): numb
 }
 
 /** Components of a recipe whose own cap at one of the grasses is under the recipe's rate. */
-export function recipeOverCap(product: Herbicide, grasses: readonly GrassSlug[]): string | null {
-  for (const part of product.tankMix ?? []) {
-    const component = herbicide(part.herbicide);
-    if (component && part.ratePerAcre > rateCap(component, grasses) + 1e-9) return part.herbicide;
-  }
-  return null;
+export function recipeOverCap(
+  product: ShelfHerbicide,
+  grasses: readonly GrassSlug[],
+): string | null {
+  const over = product.parts?.find(
+    (part) => part.ratePerAcre > rateCap(part.product, grasses) + 1e-9,
+  );
+  return over?.product.slug ?? null;
 }
+
+/** Whose weeks before seed go by its rate; a label of one's own that names them outranks the ladder. */
+export const hasLadder = ({ slug, own }: ShelfHerbicide): boolean =>
+  slug === 'prodiamine' && (own?.seedAfterWeeks ?? null) === null;

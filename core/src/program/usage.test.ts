@@ -3,18 +3,18 @@
  * Reregistration Eligibility Decision (1.5 lb a.e. an application, 3 a year); the other limits are
  * from memory.
  */
-import { herbicide, type Herbicide } from '../knowledge';
+import { LIBRARY, type ShelfHerbicide } from '../products';
 import { activesPerAcre, type Application } from '../rates';
 import { localDate } from '../units';
 import { Usage } from './usage';
 
-const product = (slug: string): Herbicide => {
-  const found = herbicide(slug);
+const product = (slug: string): ShelfHerbicide => {
+  const found = LIBRARY.herbicide(slug);
   if (!found) throw new RangeError(slug);
   return found;
 };
 const prodiamine = product('prodiamine');
-const rules = (usage: Usage, what: Herbicide, rate: number, date: string) =>
+const rules = (usage: Usage, what: ShelfHerbicide, rate: number, date: string) =>
   usage.refusals(what, rate, localDate(date)).map(({ rule }) => rule);
 
 /** A record of a product over a zone of one acre. */
@@ -30,20 +30,20 @@ const record = (slug: string, amount: number, date: string, areaFt2 = 43_560): A
 });
 
 it('refuses nothing on a clean zone', () => {
-  const usage = Usage.of([]);
+  const usage = Usage.of([], LIBRARY);
   expect(usage.isEmpty).toBe(true);
   expect(rules(usage, prodiamine, 36.8, '2026-04-01')).toEqual([]);
 });
 
 it('reads a record by its area: half an acre doubles the rate', () => {
-  const usage = Usage.of([record('prodiamine', 10, '2026-03-01', 21_780)]);
+  const usage = Usage.of([record('prodiamine', 10, '2026-03-01', 21_780)], LIBRARY);
   expect(rules(usage, prodiamine, 16.8, '2026-06-01')).toEqual([]);
   const [over] = usage.refusals(prodiamine, 16.9, localDate('2026-06-01'));
   expect(over).toMatchObject({ rule: 'R14-year-amount', inputs: { used: 20, max: 36.8 } });
 });
 
 it('counts applications and days between them, before and after', () => {
-  const usage = Usage.of([record('prodiamine', 8, '2026-03-01')]);
+  const usage = Usage.of([record('prodiamine', 8, '2026-03-01')], LIBRARY);
   expect(rules(usage, prodiamine, 8, '2026-04-29')).toEqual([
     'R15-interval',
     'R15-active-interval',
@@ -58,7 +58,7 @@ it('counts applications and days between them, before and after', () => {
 });
 
 it('begins anew with the year, but not the interval', () => {
-  const usage = Usage.of([record('prodiamine', 36.8, '2026-12-01')]);
+  const usage = Usage.of([record('prodiamine', 36.8, '2026-12-01')], LIBRARY);
   expect(rules(usage, prodiamine, 36.8, '2027-03-01')).toEqual([]);
   expect(rules(usage, prodiamine, 36.8, '2027-01-10')).toEqual([
     'R15-interval',
@@ -68,7 +68,7 @@ it('begins anew with the year, but not the interval', () => {
 
 it('adds an active over every product that holds it', () => {
   // 36 fl oz of the pair hold 0.84 lb of prodiamine; 1.495 lb a year leave 0.65 lb, 16 oz at 65 %.
-  const usage = Usage.of([record('sulfentrazone-prodiamine', 36, '2026-03-01')]);
+  const usage = Usage.of([record('sulfentrazone-prodiamine', 36, '2026-03-01')], LIBRARY);
   expect(rules(usage, prodiamine, 16, '2026-06-01')).toEqual([]);
   expect(rules(usage, prodiamine, 16.1, '2026-06-01')).toEqual(['R14-active-year']);
 });
@@ -76,7 +76,7 @@ it('adds an active over every product that holds it', () => {
 it('holds phenoxies to the 2,4-D of one application and of the year', () => {
   const amine = product('24d-amine');
   const threeway = product('threeway-amine');
-  const ounces = (of: Herbicide, lb: number) => {
+  const ounces = (of: ShelfHerbicide, lb: number) => {
     const dose = activesPerAcre(of, 1).find(({ active }) => active === '2,4-d');
     return lb / (dose as { lbPerAcre: number }).lbPerAcre;
   };

@@ -1,11 +1,12 @@
-import { activeCaps, herbicide, rotationRules, type Herbicide } from '../knowledge';
+import { activeCaps, rotationRules } from '../knowledge';
+import type { Shelf, ShelfHerbicide } from '../products';
 import { activesPerAcre, materialRatePerAcre, type Application } from '../rates';
 import { daysBetween, localDate, yearOf, type LocalDate } from '../units';
 import type { Reason } from './reason';
 
 /** A product at its rate on a day, done or planned, on one zone. */
 interface Use {
-  product: Herbicide;
+  product: ShelfHerbicide;
   ratePerAcre: number;
   date: LocalDate;
   /** Weeds that it was meant for; empty where nobody said. */
@@ -32,11 +33,14 @@ export class Usage {
   private readonly uses: Use[] = [];
 
   /** @param applications records of the zone; fertilizer and seed are passed over */
-  static of(applications: readonly (Application & { targets?: readonly string[] })[]): Usage {
+  static of(
+    applications: readonly (Application & { targets?: readonly string[] })[],
+    shelf: Shelf,
+  ): Usage {
     const usage = new Usage();
     for (const application of applications) {
       for (const material of application.materials) {
-        const product = material.kind === 'herbicide' ? herbicide(material.slug) : undefined;
+        const product = material.kind === 'herbicide' ? shelf.herbicide(material.slug) : undefined;
         if (product) {
           usage.add(
             product,
@@ -51,7 +55,7 @@ export class Usage {
   }
 
   add(
-    product: Herbicide,
+    product: ShelfHerbicide,
     ratePerAcre: number,
     date: LocalDate,
     targets: readonly string[] = [],
@@ -88,7 +92,7 @@ export class Usage {
   }
 
   /** What the year of a day still allows of a product: amount per acre and applications. */
-  leftOf(product: Herbicide, date: LocalDate): { amount: number; count: number } {
+  leftOf(product: ShelfHerbicide, date: LocalDate): { amount: number; count: number } {
     const same = this.uses.filter(
       (use) => use.product.slug === product.slug && yearOf(use.date) === yearOf(date),
     );
@@ -118,7 +122,7 @@ export class Usage {
    * Limits that a product at a rate on a day would break: amount, number and interval of the product
    * in the calendar year, and the same for each of its actives over every product that holds it.
    */
-  refusals(product: Herbicide, ratePerAcre: number, date: LocalDate): Reason[] {
+  refusals(product: ShelfHerbicide, ratePerAcre: number, date: LocalDate): Reason[] {
     const reasons: Reason[] = [];
     const year = this.uses.filter((use) => yearOf(use.date) === yearOf(date));
     const same = (use: Use) => use.product.slug === product.slug;

@@ -1,5 +1,6 @@
 import { frostDates, type GrassSlug, type Region } from '../knowledge';
 import { contaminantWeeds, governingGrasses, mainGrass, zoneArea, type Zone } from '../lawn';
+import { shelfOf, type Shelf } from '../products';
 import type { Application } from '../rates';
 
 import { localDate, yearOf, type LocalDate } from '../units';
@@ -12,6 +13,8 @@ import { earlier, later, soilWindow, type SoilWindowRule, type StepWindow } from
 /** Everything about one zone that its steps are worked out from. */
 export interface ZoneCase {
   input: SeasonInput;
+  /** Every product as the company has it. */
+  shelf: Shelf;
   zone: Zone;
   season: SoilSeason;
   areaFt2: number;
@@ -65,9 +68,11 @@ export function zoneCaseOf(input: SeasonInput, zone: Zone): ZoneCase {
   if (!season) throw new RangeError(`no soil season for zone ${zone.id}`);
   const main = mainGrass(zone);
   if (!main) throw new RangeError(`no grass is named in zone ${zone.id}`);
+  const shelf = shelfOf(input.policy.labels);
   const records = input.records.filter(({ zoneId }) => zoneId === zone.id);
   return {
     input,
+    shelf,
     zone,
     season,
     areaFt2: zoneArea(zone),
@@ -75,6 +80,6 @@ export function zoneCaseOf(input: SeasonInput, zone: Zone): ZoneCase {
     main,
     weeds: zoneWeeds(input, zone),
     records,
-    usage: Usage.of(records),
+    usage: Usage.of(records, shelf),
   };
 }

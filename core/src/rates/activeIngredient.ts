@@ -1,4 +1,5 @@
-import { activeName, herbicide, type Herbicide } from '../knowledge';
+import { activeName, type Herbicide } from '../knowledge';
+import type { ShelfHerbicide } from '../products';
 import { FLUID_OUNCES_PER_GALLON, OUNCES_PER_POUND } from '../units';
 
 export interface ActiveDose {
@@ -18,14 +19,12 @@ function activeLb(
   return (unit === 'oz' ? amount / OUNCES_PER_POUND : amount) * concentration.amount;
 }
 
-function unitDoses(product: Herbicide): ActiveDose[] {
+function unitDoses(product: ShelfHerbicide): ActiveDose[] {
   const sums = new Map<string, number>();
   const add = (active: string, lb: number) => sums.set(active, (sums.get(active) ?? 0) + lb);
-  if (product.tankMix) {
-    for (const part of product.tankMix) {
-      const component = herbicide(part.herbicide);
-      if (!component) continue;
-      for (const dose of activesPerAcre(component, part.ratePerAcre)) {
+  if (product.parts) {
+    for (const part of product.parts) {
+      for (const dose of activesPerAcre(part.product, part.ratePerAcre)) {
         add(dose.active, dose.lbPerAcre);
       }
     }
@@ -37,7 +36,7 @@ function unitDoses(product: Herbicide): ActiveDose[] {
   return [...sums].map(([active, lbPerAcre]) => ({ active, lbPerAcre }));
 }
 
-const known = new WeakMap<Herbicide, ActiveDose[]>();
+const known = new WeakMap<ShelfHerbicide, ActiveDose[]>();
 
 /**
  * Actives that a product rate puts on an acre, lb a.i. (a.e. for auxins). A recipe is taken apart
@@ -45,7 +44,7 @@ const known = new WeakMap<Herbicide, ActiveDose[]>();
  * the rate, so each product is taken apart once.
  * @param ratePerAcre product per acre in the product's own unit
  */
-export function activesPerAcre(product: Herbicide, ratePerAcre: number): ActiveDose[] {
+export function activesPerAcre(product: ShelfHerbicide, ratePerAcre: number): ActiveDose[] {
   let unit = known.get(product);
   if (!unit) {
     unit = unitDoses(product);
@@ -55,5 +54,5 @@ export function activesPerAcre(product: Herbicide, ratePerAcre: number): ActiveD
 }
 
 /** Names of the actives in a product. */
-export const activesOf = (product: Herbicide): string[] =>
+export const activesOf = (product: ShelfHerbicide): string[] =>
   activesPerAcre(product, 1).map(({ active }) => active);

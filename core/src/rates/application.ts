@@ -2,13 +2,11 @@ import { z } from 'zod';
 import {
   amendmentProducts,
   amendmentSlugs,
-  fertilizer,
   grassSlugSchema,
-  herbicide,
-  treatment,
   treatmentUnitSchema,
   slugSchema,
 } from '../knowledge';
+import { LIBRARY } from '../products';
 
 const amount = z.number().positive('an amount is above 0').max(10_000_000);
 
@@ -17,20 +15,23 @@ export const materialSchema = z
   .discriminatedUnion('kind', [
     z.object({
       kind: z.literal('herbicide'),
-      slug: slugSchema.refine((slug) => herbicide(slug) !== undefined, 'unknown herbicide'),
+      slug: slugSchema.refine((slug) => LIBRARY.herbicide(slug) !== undefined, 'unknown herbicide'),
       /** In `unit`, which must be the unit of the product's own label. */
       amount,
       unit: z.enum(['oz', 'fl-oz', 'lb', 'dose']),
     }),
     z.object({
       kind: z.literal('fertilizer'),
-      slug: slugSchema.refine((slug) => fertilizer(slug) !== undefined, 'unknown fertilizer'),
+      slug: slugSchema.refine(
+        (slug) => LIBRARY.fertilizer(slug) !== undefined,
+        'unknown fertilizer',
+      ),
       amount,
       unit: z.literal('lb'),
     }),
     z.object({
       kind: z.literal('treatment'),
-      slug: slugSchema.refine((slug) => treatment(slug) !== undefined, 'unknown treatment'),
+      slug: slugSchema.refine((slug) => LIBRARY.treatment(slug) !== undefined, 'unknown treatment'),
       amount,
       unit: treatmentUnitSchema,
     }),
@@ -55,8 +56,8 @@ export const materialSchema = z
 
 /** Unit of a product's own label; `null` where the library leaves it to the label. */
 function unitOf(kind: string, slug: string): string | null {
-  if (kind === 'herbicide') return herbicide(slug)?.unit ?? null;
-  if (kind === 'treatment') return treatment(slug)?.unit ?? null;
+  if (kind === 'herbicide') return LIBRARY.herbicide(slug)?.unit ?? null;
+  if (kind === 'treatment') return LIBRARY.treatment(slug)?.unit ?? null;
   if (kind === 'amendment') return amendmentProducts.find((p) => p.slug === slug)?.unit ?? null;
   return 'lb';
 }

@@ -1,7 +1,6 @@
 export * from './activeIngredient';
 export * from './application';
 export * from './granules';
-export * from './label';
 export * from './measuredAmount';
 export * from './mixCard';
 export * from './residual';

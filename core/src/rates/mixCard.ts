@@ -1,4 +1,5 @@
-import { applicationRules, fillingOrder, herbicide, measuring, type Herbicide } from '../knowledge';
+import { applicationRules, fillingOrder, measuring, type Herbicide } from '../knowledge';
+import type { Shelf, ShelfHerbicide } from '../products';
 import { toPer1000, perAcre } from '../units';
 import { measuredAmount, measuredWater, type MeasuredAmount } from './measuredAmount';
 import { adjuvantFluidOunces } from './spray';
@@ -59,6 +60,10 @@ export interface MixCard {
     waterInInches: [number, number] | null;
     waterInWithinDays: number | null;
     restrictedUse: boolean;
+    /** Hours until people and pets may go back, as a label says; `null`: until it is dry. */
+    reentryHours: number | null;
+    /** What the labels forbid, in their own words. */
+    siteBans: string[];
     /** ALS and quinclorac residues injure the next cool-season lawn: clean the tank. */
     cleanTank: boolean;
   };
@@ -66,25 +71,31 @@ export interface MixCard {
 
 const SIGNAL_ORDER: readonly Herbicide['signalWord'][] = ['none', 'caution', 'warning', 'danger'];
 
-/** Components of a mix: recipes taken apart, so that each is measured by itself. */
+/**
+ * Components of a mix: recipes taken apart, so that each is measured by itself.
+ * @throws RangeError for an unknown herbicide
+ */
 export function mixComponents(
   products: readonly MixProduct[],
-): { product: Herbicide; ratePerAcre: number }[] {
+  shelf: Shelf,
+): { product: ShelfHerbicide; ratePerAcre: number }[] {
   return products.flatMap(({ herbicide: slug, ratePerAcre }) => {
-    const product = herbicide(slug);
+    const product = shelf.herbicide(slug);
     if (!product) throw new RangeError(`unknown herbicide "${slug}"`);
-    if (!product.tankMix) return [{ product, ratePerAcre }];
-    return mixComponents(
-      product.tankMix.map((part) => ({
-        herbicide: part.herbicide,
-        ratePerAcre: part.ratePerAcre * ratePerAcre,
-      })),
-    );
+    return componentsOf(product, ratePerAcre);
   });
 }
 
+const componentsOf = (
+  product: ShelfHerbicide,
+  ratePerAcre: number,
+): { product: ShelfHerbicide; ratePerAcre: number }[] =>
+  product.parts?.flatMap((part) => componentsOf(part.product, part.ratePerAcre * ratePerAcre)) ?? [
+    { product, ratePerAcre },
+  ];
+
 function load(
-  components: readonly { product: Herbicide; ratePerAcre: number }[],
+  components: readonly { product: ShelfHerbicide; ratePerAcre: number }[],
   gallons: number,
   carrierGalPer1000: number,
 ): MixLoad {
@@ -145,8 +156,8 @@ const largest = (values: (number | null)[]): number | null => {
  * the order of filling.
  * @throws RangeError for an unknown herbicide
  */
-export function mixCard(input: MixInput): MixCard {
-  const components = mixComponents(input.products);
+export function mixCard(input: MixInput, shelf: Shelf): MixCard {
+  const components = mixComponents(input.products, shelf);
   const neededGallons = (input.areaFt2 / 1000) * input.carrierGalPer1000;
   const least = Math.min(measuring.leastBatchGallons, input.tankGal);
   const totalGallons = Math.max(neededGallons, least);
@@ -174,6 +185,8 @@ export function mixCard(input: MixInput): MixCard {
           : null,
       waterInWithinDays: largest(products.map(({ water }) => water.withinDays)),
       restrictedUse: products.some(({ restrictedUse }) => restrictedUse),
+      reentryHours: largest(products.map(({ own }) => own?.reentryHours ?? null)),
+      siteBans: [...new Set(products.flatMap(({ own }) => own?.siteBans || []))],
       cleanTank: products.some(
         ({ hrac, slug }) => hrac.includes('2') || slug.includes('quinclorac'),
       ),
@@ -182,10 +195,14 @@ export function mixCard(input: MixInput): MixCard {
 }
 
 /** Carrier volume that suits a mix, gal per 1000 ft². */
-export function carrierVolume(products: readonly MixProduct[], mode: 'pre' | 'post'): number {
+export function carrierVolume(
+  products: readonly MixProduct[],
+  mode: 'pre' | 'post',
+  shelf: Shelf,
+): number {
   const { pre, post, contact } = applicationRules.carrierGalPer1000;
   if (mode === 'pre') return pre;
-  const isContact = mixComponents(products).some(({ product }) =>
+  const isContact = mixComponents(products, shelf).some(({ product }) =>
     ['diquat', 'carfentrazone', 'iron-hedta', 'bentazon'].includes(product.slug),
   );
   return isContact ? contact : post;

@@ -2,7 +2,6 @@
  * Sprayer, spreader and mixing arithmetic: worked examples (unit algebra; the rates are
  * illustrations, not label rates) and the test vectors of the weed tables.
  */
-import { herbicide, type Herbicide } from '../knowledge';
 import {
   activesPerAcre,
   adjuvantFluidOunces,
@@ -20,8 +19,9 @@ import {
   speedMph,
   tankLoads,
 } from '.';
+import { LIBRARY, type ShelfHerbicide } from '../products';
 
-const product = (slug: string): Herbicide => herbicide(slug) as Herbicide;
+const product = (slug: string): ShelfHerbicide => LIBRARY.herbicide(slug) as ShelfHerbicide;
 
 describe('nozzles, speed and swath', () => {
   it.each([
@@ -88,15 +88,18 @@ describe('amounts as the tool shows them', () => {
 });
 
 describe('the mix card', () => {
-  const card = mixCard({
-    products: [
-      { herbicide: 'threeway-amine', ratePerAcre: 64 },
-      { herbicide: 'halosulfuron', ratePerAcre: 1.33 },
-    ],
-    areaFt2: 6000,
-    carrierGalPer1000: 1,
-    tankGal: 4,
-  });
+  const card = mixCard(
+    {
+      products: [
+        { herbicide: 'threeway-amine', ratePerAcre: 64 },
+        { herbicide: 'halosulfuron', ratePerAcre: 1.33 },
+      ],
+      areaFt2: 6000,
+      carrierGalPer1000: 1,
+      tankGal: 4,
+    },
+    LIBRARY,
+  );
   it('fills water, dry product, solution, surfactant, water', () => {
     expect(
       card.full?.pours.map((pour) => (pour.kind === 'product' ? pour.herbicide : pour.kind)),
@@ -117,12 +120,15 @@ describe('the mix card', () => {
     expect(fluid * 29.5735).toBeCloseTo(260.7, 1);
   });
   it('mixes no less than a gallon, and says how little is needed', () => {
-    const small = mixCard({
-      products: [{ herbicide: 'threeway-amine', ratePerAcre: 64 }],
-      areaFt2: 130,
-      carrierGalPer1000: 1,
-      tankGal: 4,
-    });
+    const small = mixCard(
+      {
+        products: [{ herbicide: 'threeway-amine', ratePerAcre: 64 }],
+        areaFt2: 130,
+        carrierGalPer1000: 1,
+        tankGal: 4,
+      },
+      LIBRARY,
+    );
     expect(small.neededGallons).toBeCloseTo(0.13, 9);
     expect(small.last).toMatchObject({ gallons: 1, coversFt2: 1000 });
     expect(card.neededGallons).toBeNull();
@@ -133,23 +139,29 @@ describe('the mix card', () => {
     expect(covered).toBeCloseTo(6000, 6);
   });
   it('takes recipes apart and names the stricter caution', () => {
-    const recipe = mixCard({
-      products: [{ herbicide: 'tank-mfd-metsulfuron', ratePerAcre: 1 }],
-      areaFt2: 1000,
-      carrierGalPer1000: 1,
-      tankGal: 4,
-    });
+    const recipe = mixCard(
+      {
+        products: [{ herbicide: 'tank-mfd-metsulfuron', ratePerAcre: 1 }],
+        areaFt2: 1000,
+        carrierGalPer1000: 1,
+        tankGal: 4,
+      },
+      LIBRARY,
+    );
     expect(recipe.last?.pours.filter((pour) => pour.kind === 'product')).toHaveLength(2);
     expect(recipe.cautions.cleanTank).toBe(true);
   });
   it('knows no product it has not', () => {
     expect(() =>
-      mixCard({
-        products: [{ herbicide: 'x', ratePerAcre: 1 }],
-        areaFt2: 1,
-        carrierGalPer1000: 1,
-        tankGal: 1,
-      }),
+      mixCard(
+        {
+          products: [{ herbicide: 'x', ratePerAcre: 1 }],
+          areaFt2: 1,
+          carrierGalPer1000: 1,
+          tankGal: 1,
+        },
+        LIBRARY,
+      ),
     ).toThrow(RangeError);
   });
 });

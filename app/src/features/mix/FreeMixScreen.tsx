@@ -1,4 +1,5 @@
-import { herbicide, herbicides, mixCard } from '@alfombra/core';
+import { LIBRARY, mixCard } from '@alfombra/core';
+import { useProducts } from '@/features/shelf/useProducts';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
@@ -15,7 +16,7 @@ import {
 } from '@/ui';
 import { MixCardView } from './MixCardView';
 
-const sprays = herbicides.filter(({ form }) => form !== 'granule');
+const sprays = LIBRARY.herbicides.filter(({ form }) => form !== 'granule');
 
 /** The card of any product, area and tank. */
 export function FreeMixScreen() {
@@ -25,7 +26,8 @@ export function FreeMixScreen() {
   const [rateText, setRateText] = useState(() => numberText(64));
   const [areaText, setAreaText] = useState(() => numberText(5000));
   const [carrierText, setCarrierText] = useState(() => numberText(1));
-  const product = herbicide(slug)!;
+  const shelf = useProducts();
+  const product = shelf.herbicide(slug)!;
   const unit = t(`unit.${product.unit}`);
   const positive = (text: NumberText) => {
     const value = typedNumber(text);
@@ -46,7 +48,7 @@ export function FreeMixScreen() {
                 .sort((a, b) => a.label.localeCompare(b.label))}
               onChange={(chosen) => {
                 setSlug(chosen);
-                setRateText(numberText(herbicide(chosen)?.rate[1]));
+                setRateText(numberText(shelf.herbicide(chosen)?.rate[1]));
               }}
             />
             <View className="gap-3 lg:flex-row">
@@ -105,12 +107,15 @@ export function FreeMixScreen() {
         <View className="gap-4 lg:flex-1">
           {rate && area && carrier && tank ? (
             <MixCardView
-              card={mixCard({
-                products: [{ herbicide: slug, ratePerAcre: rate }],
-                areaFt2: area,
-                carrierGalPer1000: carrier,
-                tankGal: tank,
-              })}
+              card={mixCard(
+                {
+                  products: [{ herbicide: slug, ratePerAcre: rate }],
+                  areaFt2: area,
+                  carrierGalPer1000: carrier,
+                  tankGal: tank,
+                },
+                shelf,
+              )}
             />
           ) : null}
         </View>

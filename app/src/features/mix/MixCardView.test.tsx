@@ -1,16 +1,26 @@
 import { fireEvent, render, screen, within } from '@testing-library/react';
-import { mixCard, type MixInput } from '@alfombra/core';
+import {
+  LIBRARY,
+  mixCard,
+  shelfLabelSchema,
+  shelfOf,
+  type MixInput,
+  type Shelf,
+} from '@alfombra/core';
 import '@/i18n/deepWords';
 import { MixCardView } from './MixCardView';
 
-function show(input: Partial<MixInput> = {}) {
-  const card = mixCard({
-    products: [{ herbicide: 'quinclorac', ratePerAcre: 16 }],
-    areaFt2: 10_000,
-    carrierGalPer1000: 1,
-    tankGal: 4,
-    ...input,
-  });
+function show(input: Partial<MixInput> = {}, shelf: Shelf = LIBRARY) {
+  const card = mixCard(
+    {
+      products: [{ herbicide: 'quinclorac', ratePerAcre: 16 }],
+      areaFt2: 10_000,
+      carrierGalPer1000: 1,
+      tankGal: 4,
+      ...input,
+    },
+    shelf,
+  );
   render(<MixCardView card={card} />);
   return card;
 }
@@ -64,4 +74,22 @@ it('puts the label above itself, every time', () => {
   expect(screen.getByText(/^Signal word: /)).toBeTruthy();
   expect(screen.getByText(/People and pets off until it is dry/)).toBeTruthy();
   expect(screen.getByText(/Clean the tank/)).toBeTruthy();
+});
+
+it('says what the company’s own label says of people and places', () => {
+  const label = shelfLabelSchema.parse({
+    id: '0190a000-0000-7000-8000-000000000001',
+    base: { kind: 'herbicide', slug: 'quinclorac' },
+    name: 'House grass killer (made up)',
+    signalWord: 'danger',
+    unit: LIBRARY.herbicide('quinclorac')!.unit,
+    highPerAcre: 16,
+    homeLawns: true,
+    reentryHours: 24,
+    siteBans: 'not within 25 ft of a pond',
+  });
+  show({}, shelfOf([label]));
+  screen.getByText(/People and pets off for 24 hours/);
+  screen.getByText('Your label bars: not within 25 ft of a pond');
+  screen.getByText(/Signal word: danger/i);
 });

@@ -128,7 +128,10 @@ export function MixCardView({ card }: { card: MixCard }) {
           count: cautions.waterInWithinDays,
         })
       : null,
-    t('mix.people'),
+    cautions.reentryHours === null
+      ? t('mix.people')
+      : t('mix.reentry', { count: cautions.reentryHours }),
+    ...cautions.siteBans.map((where) => t('mix.siteBans', { where })),
     cautions.cleanTank ? t('mix.clean') : null,
   ].filter((line): line is string => line !== null);
   return (

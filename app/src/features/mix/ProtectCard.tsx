@@ -1,12 +1,7 @@
-import {
-  measuredAmount,
-  tankLoads,
-  treatment,
-  type ProtectStep,
-  THOUSANDS_PER_ACRE,
-} from '@alfombra/core';
+import { measuredAmount, tankLoads, type ProtectStep, THOUSANDS_PER_ACRE } from '@alfombra/core';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
+import { useProducts } from '@/features/shelf/useProducts';
 import { Card, number, NumberField, type NumberText, rate, typedNumber, Words } from '@/ui';
 import { SpreadCardView } from './SpreadCardView';
 
@@ -24,7 +19,7 @@ export function ProtectCard({
   onTank: (text: NumberText) => void;
 }) {
   const { t } = useTranslation();
-  const product = treatment(step.treatment);
+  const product = useProducts().treatment(step.treatment);
   const name = t(`treatment.${step.treatment}`);
   const caution = [
     t(`protectCard.signal.${product?.signalWord ?? 'caution'}`),
@@ -32,6 +27,8 @@ export function ProtectCard({
     (product?.waterInIn ?? 0) > 0
       ? t('protectCard.waterIn', { inches: number(product?.waterInIn ?? 0, 2) })
       : t('protectCard.keepDry'),
+    product?.own?.reentryHours ? t('mix.reentry', { count: product.own.reentryHours }) : null,
+    product?.own?.siteBans ? t('mix.siteBans', { where: product.own.siteBans }) : null,
   ]
     .filter(Boolean)
     .join(' ');

@@ -1,4 +1,5 @@
-import { fertilizer, mixCard } from '@alfombra/core';
+import { mixCard } from '@alfombra/core';
+import { useProducts } from '@/features/shelf/useProducts';
 import { useTranslation } from 'react-i18next';
 import { useFailureWords } from '@/api/useFailureWords';
 import { areaDoubt, gradeName } from '@/features/season/productWords';
@@ -29,6 +30,7 @@ const SEED_BAG_LB = 50;
 /** The mix or spreader card of one step. */
 export function StepMixScreen({ lawnId, stepId }: { lawnId: string; stepId: string }) {
   const { t } = useTranslation();
+  const shelf = useProducts();
   const words = useFailureWords();
   const { question, view, error, retry } = useLawnSeason(lawnId);
   const { tankGal, setTank } = usePreferenceStore();
@@ -90,12 +92,15 @@ export function StepMixScreen({ lawnId, stepId }: { lawnId: string; stepId: stri
           />
           {goodTank ? (
             <MixCardView
-              card={mixCard({
-                products: step.products,
-                areaFt2: step.areaFt2,
-                carrierGalPer1000: step.carrierGalPer1000,
-                tankGal: tank,
-              })}
+              card={mixCard(
+                {
+                  products: step.products,
+                  areaFt2: step.areaFt2,
+                  carrierGalPer1000: step.carrierGalPer1000,
+                  tankGal: tank,
+                },
+                shelf,
+              )}
             />
           ) : null}
           {step.testSpot ? (
@@ -111,7 +116,7 @@ export function StepMixScreen({ lawnId, stepId }: { lawnId: string; stepId: stri
           name={gradeName(step.fertilizer)}
           lbPer1000={step.productLbPer1000}
           areaFt2={step.areaFt2}
-          bagLb={fertilizer(step.fertilizer)?.bagLb ?? SEED_BAG_LB}
+          bagLb={shelf.fertilizer(step.fertilizer)?.bagLb ?? SEED_BAG_LB}
           caution={t('mix.feedCaution')}
         />
       ) : (

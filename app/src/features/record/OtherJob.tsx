@@ -1,10 +1,8 @@
 import {
   amendmentProducts,
-  fertilizers,
+  LIBRARY,
   grasses,
-  herbicides,
   materialSchema,
-  treatments,
   zoneArea,
   type Lawn,
   type Material,
@@ -46,12 +44,12 @@ interface Choice {
 /** What can be recorded of a kind. */
 function choicesOf(kind: Kind): Choice[] {
   const of = (wanted: readonly string[]) =>
-    treatments
+    LIBRARY.treatments
       .filter((entry) => wanted.includes(entry.kind))
       .map(({ slug, unit }): Choice => ({ kind: 'treatment', slug, unit }));
   switch (kind) {
     case 'herbicide':
-      return herbicides
+      return LIBRARY.herbicides
         .filter(({ tankMix }) => tankMix === null)
         .map(({ slug, unit }) => ({ kind: 'herbicide', slug, unit }));
     case 'insecticide':
@@ -61,7 +59,7 @@ function choicesOf(kind: Kind): Choice[] {
     case 'growth':
       return of(['growth-regulator', 'wetting-agent']);
     case 'fertilizer':
-      return fertilizers.map(({ slug }) => ({ kind: 'fertilizer', slug, unit: 'lb' }));
+      return LIBRARY.fertilizers.map(({ slug }) => ({ kind: 'fertilizer', slug, unit: 'lb' }));
     case 'amendment':
       return amendmentProducts.map(({ slug, unit }) => ({ kind: 'amendment', slug, unit }));
     case 'seed':

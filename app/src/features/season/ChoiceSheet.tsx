@@ -1,4 +1,4 @@
-import { herbicide, type Step } from '@alfombra/core';
+import { LIBRARY, type Step } from '@alfombra/core';
 import type { StepChoices } from '@alfombra/core/planning';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -204,7 +204,7 @@ export function Options({ choices, steps }: { choices: StepChoices; steps: reado
                   t('choice.product', {
                     name: t(`herbicide.${slug}`),
                     rate: number(ratePerAcre, 2),
-                    unit: t(`unit.${herbicide(slug)?.unit ?? 'oz'}`),
+                    unit: t(`unit.${LIBRARY.herbicide(slug)?.unit ?? 'oz'}`),
                   }),
                 )
                 .join(' + ')}`}

@@ -1,4 +1,5 @@
-import { herbicide, type Exclusion, type Gate, type Step } from '@alfombra/core';
+import { type Exclusion, type Gate, type Step } from '@alfombra/core';
+import { useProducts } from '@/features/shelf/useProducts';
 import type { TFunction } from 'i18next';
 import { useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -88,6 +89,7 @@ export function StepCard({
   choices?: ReactNode;
 }) {
   const { t } = useTranslation();
+  const shelf = useProducts();
   const [showExcluded, setShowExcluded] = useState(false);
   const lines = productLines(t, step);
   const excluded =
@@ -154,7 +156,7 @@ export function StepCard({
         <Words weight="bold">{t('season.plugs', { count: step.total })}</Words>
       ) : (
         lines.map((line) => {
-          const product = herbicide(line.slug);
+          const product = shelf.herbicide(line.slug);
           return (
             <Provenance
               key={line.slug}

@@ -1,6 +1,7 @@
 import {
   areaInterval,
   measuredAmount,
+  LIBRARY,
   mixComponents,
   perAcre,
   toPer1000,
@@ -35,8 +36,8 @@ export function productLines(t: TFunction, step: Step): ProductLine[] {
   switch (step.kind) {
     case 'prevent':
     case 'control':
-      // A recipe is shown by its components: nobody measures a dose.
-      return mixComponents(step.products).map(({ product, ratePerAcre }) => ({
+      // A recipe is shown by its components: nobody measures a dose. Names and units are the library's.
+      return mixComponents(step.products, LIBRARY).map(({ product, ratePerAcre }) => ({
         slug: product.slug,
         name: t(`herbicide.${product.slug}`),
         unit: t(`unit.${product.unit}`),

@@ -1,13 +1,13 @@
 import {
   grass,
   herbicide,
-  herbicides,
   toleranceSchema,
   treatment,
   type GrassSlug,
   type Herbicide,
   type Treatment,
 } from '../knowledge';
+import { OUNCES_PER_POUND } from '../units';
 import type { ShelfLabel } from './label';
 
 /** What is odd about a label beside the library: perhaps a slip of the pen, perhaps the label is so. */
@@ -86,24 +86,116 @@ function ratingOf(product: Herbicide, species: GrassSlug): string {
 export const unitPrice = ({ priceUsd, packageAmount }: ShelfLabel): number | null =>
   priceUsd === null || packageAmount === null ? null : priceUsd / packageAmount;
 
+/** What only a label says, beside what it changes of the library's entry. */
+interface OnLabel {
+  /** Hours until people and pets may go back; `null`: the label says none. */
+  reentryHours: number | null;
+  /** Places and plants that the label forbids, in its own words; empty: none. */
+  siteBans: string;
+  /** Weeks until seed whatever the rate was; `null`: the library's ladder stands. */
+  seedAfterWeeks: number | null;
+}
+
+/**
+ * A herbicide as it stands on the shelf: the company's label where there is one, else the library's entry. Rules
+ * take nothing less: an entry straight from the library does not fit.
+ */
+export type ShelfHerbicide = Herbicide & {
+  /** `null`: the library's entry. */
+  own: OnLabel | null;
+  /** Rates over which the library's control is reached, in this bottle's strength. */
+  effectRate: Herbicide['rate'];
+  /** What goes into the tank of a recipe for one dose; `null` of a single product. */
+  parts: readonly { product: ShelfHerbicide; ratePerAcre: number }[] | null;
+};
+export type ShelfTreatment = Treatment & { own: OnLabel | null };
+
+const onLabel = ({ reentryHours, siteBans, seedAfterWeeks }: ShelfLabel): OnLabel => ({
+  reentryHours,
+  siteBans: siteBans.trim(),
+  seedAfterWeeks,
+});
+
 const labelOf = (labels: readonly ShelfLabel[], kind: string, slug: string) =>
   labels.find(({ base, inUse }) => inUse && base?.kind === kind && base.slug === slug);
 
+/** How many of the library's unit one unit of a label is; `null` between a weight and a volume. */
+function unitFactor(own: ShelfLabel['unit'], library: string | null): number | null {
+  if (library === null || own === library) return 1;
+  if (own === 'lb' && library === 'oz') return OUNCES_PER_POUND;
+  if (own === 'oz' && library === 'lb') return 1 / OUNCES_PER_POUND;
+  return null;
+}
+
+type Strength = { amount: number; unit: 'lb-per-gal' | 'fraction' };
+const strengthOf = ({ amount, unit }: ShelfLabel['actives'][number]): Strength =>
+  unit === 'percent' ? { amount: amount / 100, unit: 'fraction' } : { amount, unit };
+
+/** A name as a label prints it and as the library has it, without salts, signs and capitals. */
+const plainName = (name: string) => name.toLowerCase().replace(/[^a-z0-9]/g, '');
+
+/**
+ * Strengths of the actives as this bottle has them, so that the limits of an active count what is in it. What
+ * the label does not name, or names in a form that the unit has not, keeps the library's.
+ */
+function strengths(
+  product: Herbicide,
+  label: ShelfLabel,
+): Pick<Herbicide, 'concentration' | 'actives'> {
+  const { concentration, actives } = product;
+  const [only] = label.actives;
+  if (concentration && actives === null && label.actives.length === 1 && only) {
+    const own = strengthOf(only);
+    return { actives, concentration: own.unit === concentration.unit ? own : concentration };
+  }
+  return {
+    concentration,
+    actives:
+      actives?.map((part) => {
+        const own = label.actives.find(({ name }) =>
+          plainName(name).startsWith(plainName(part.active)),
+        );
+        const strength = own && strengthOf(own);
+        return strength?.unit === part.unit ? { ...part, ...strength } : part;
+      }) ?? null,
+  };
+}
+
 /** A herbicide as the company's own label has it; the library's entry where there is no label. */
-export function labelledHerbicide(product: Herbicide, labels: readonly ShelfLabel[]): Herbicide {
+export function labelledHerbicide(
+  product: Herbicide,
+  labels: readonly ShelfLabel[],
+): ShelfHerbicide {
   const label = labelOf(labels, 'herbicide', product.slug);
-  if (!label || label.unit !== product.unit) return product;
-  const high = label.highPerAcre;
-  const scale = (cap: number) => Math.min(cap, high);
+  const factor = label && unitFactor(label.unit, product.unit);
+  if (!label || !factor) return { ...product, own: null, effectRate: product.rate, parts: null };
+  const inUnit = (amount: number | null) => (amount === null ? null : amount * factor);
+  const high = label.highPerAcre * factor;
+  const strength = strengths(product, label);
+  const stronger =
+    strength.concentration && product.concentration
+      ? strength.concentration.amount / product.concentration.amount
+      : 1;
   return {
     ...product,
-    rate: [label.lowPerAcre ?? product.rate[0], high],
+    ...strength,
+    own: onLabel(label),
+    parts: null,
+    effectRate: [
+      product.rate[0] === null ? null : product.rate[0] / stronger,
+      product.rate[1] / stronger,
+    ],
+    rate: [inUnit(label.lowPerAcre) ?? Math.min(product.rate[0] ?? high, high), high],
     maxPerApplication: high,
-    maxPerYear: label.maxPerYear ?? Math.max(product.maxPerYear, high),
+    maxPerYear: inUnit(label.maxPerYear) ?? Math.max(product.maxPerYear, high),
     maxApplications: label.maxApplications ?? product.maxApplications,
     minIntervalDays: label.minIntervalDays ?? product.minIntervalDays,
     airF: [label.airMinF ?? product.airF[0], label.airMaxF ?? product.airF[1]],
     rainfastHours: label.rainfastHours ?? product.rainfastHours,
+    water:
+      label.rainfastHours === null
+        ? product.water
+        : { ...product.water, keepDryHours: label.rainfastHours },
     seedlingAgeWeeks: label.seedBeforeWeeks ?? product.seedlingAgeWeeks,
     waitBeforeSeedingWeeks:
       label.seedAfterWeeks === null
@@ -113,7 +205,7 @@ export function labelledHerbicide(product: Herbicide, labels: readonly ShelfLabe
     signalWord: label.signalWord,
     usdPerUnitInvented: unitPrice(label) ?? product.usdPerUnitInvented,
     rateCaps: Object.fromEntries(
-      Object.entries(product.rateCaps).map(([species, cap]) => [species, scale(cap)]),
+      Object.entries(product.rateCaps).map(([species, cap]) => [species, Math.min(cap, high)]),
     ),
     tolerance: label.turf.length === 0 ? product.tolerance : narrowed(product, label.turf),
   };
@@ -136,14 +228,20 @@ function narrowed(product: Herbicide, turf: readonly GrassSlug[]): Herbicide['to
 }
 
 /** A treatment as the company's own label has it. */
-export function labelledTreatment(product: Treatment, labels: readonly ShelfLabel[]): Treatment {
+export function labelledTreatment(
+  product: Treatment,
+  labels: readonly ShelfLabel[],
+): ShelfTreatment {
   const label = labelOf(labels, 'treatment', product.slug);
-  if (!label || (product.unit !== null && label.unit !== product.unit)) return product;
+  const factor = label && unitFactor(label.unit, product.unit);
+  if (!label || !factor) return { ...product, own: null };
+  const high = label.highPerAcre * factor;
   return {
     ...product,
-    unit: label.unit,
-    ratePerAcre: [label.lowPerAcre ?? label.highPerAcre, label.highPerAcre],
-    maxPerYear: label.maxPerYear ?? product.maxPerYear,
+    own: onLabel(label),
+    unit: product.unit ?? label.unit,
+    ratePerAcre: [label.lowPerAcre === null ? high : label.lowPerAcre * factor, high],
+    maxPerYear: label.maxPerYear === null ? product.maxPerYear : label.maxPerYear * factor,
     maxApplications: label.maxApplications ?? product.maxApplications,
     minIntervalDays: label.minIntervalDays ?? product.minIntervalDays,
     waterInIn: label.waterInIn ?? product.waterInIn,
@@ -151,25 +249,4 @@ export function labelledTreatment(product: Treatment, labels: readonly ShelfLabe
     residential: label.homeLawns ? 'yes' : 'no',
     signalWord: label.signalWord,
   };
-}
-
-/** Library entries that the shelf has in store, by slug. */
-export const inStore = (labels: readonly ShelfLabel[]): ReadonlySet<string> =>
-  new Set(
-    labels.flatMap(({ base, inUse, packages }) =>
-      base && inUse && packages > 0 ? [base.slug] : [],
-    ),
-  );
-
-const shelves = new WeakMap<readonly ShelfLabel[], readonly Herbicide[]>();
-
-/** Every herbicide with the company's labels over the library's; put together once for each shelf. */
-export function shelfHerbicides(labels: readonly ShelfLabel[]): readonly Herbicide[] {
-  if (labels.length === 0) return herbicides;
-  let shelf = shelves.get(labels);
-  if (!shelf) {
-    shelf = herbicides.map((product) => labelledHerbicide(product, labels));
-    shelves.set(labels, shelf);
-  }
-  return shelf;
 }
