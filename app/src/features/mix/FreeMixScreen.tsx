@@ -23,11 +23,11 @@ export function FreeMixScreen() {
   const { t } = useTranslation();
   const { tankGal, setTank } = usePreferenceStore();
   const [slug, setSlug] = useState('threeway-amine');
-  const [rateText, setRateText] = useState(() => numberText(64));
   const [areaText, setAreaText] = useState(() => numberText(5000));
   const [carrierText, setCarrierText] = useState(() => numberText(1));
   const shelf = useProducts();
   const product = shelf.herbicide(slug)!;
+  const [rateText, setRateText] = useState(() => numberText(product.rate[1]));
   const unit = t(`unit.${product.unit}`);
   const positive = (text: NumberText) => {
     const value = typedNumber(text);
@@ -61,7 +61,10 @@ export function FreeMixScreen() {
                   error={
                     rate
                       ? rate > product.maxPerApplication
-                        ? t('mix.rateOver', { max: number(product.maxPerApplication, 3), unit })
+                        ? t(product.own ? 'mix.rateOverOwn' : 'mix.rateOver', {
+                            max: number(product.maxPerApplication, 3),
+                            unit,
+                          })
                         : undefined
                       : bad(rate)
                   }

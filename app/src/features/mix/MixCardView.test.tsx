@@ -89,7 +89,7 @@ it('says what the company’s own label says of people and places', () => {
     siteBans: 'not within 25 ft of a pond',
   });
   show({}, shelfOf([label]));
-  screen.getByText(/People and pets off for 24 hours/);
+  screen.getByText(/people and pets off for 24 hours/);
   screen.getByText('Your label bars: not within 25 ft of a pond');
   screen.getByText(/Signal word: danger/i);
 });
