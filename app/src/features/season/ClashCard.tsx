@@ -40,10 +40,10 @@ export function ClashCard({ clashes, lawn }: { clashes: readonly Clash[]; lawn: 
         </Svg>
         <View className="min-w-0 flex-1 gap-1">
           <Words size="lead" weight="bold">
-            {`${zones}: ${t('season.clashTitle')}`}
+            {`${zones}: ${t('stepCard.clashTitle')}`}
           </Words>
           <Words>
-            {t('season.clashLead', {
+            {t('stepCard.clashLead', {
               product: clash.prevent.products
                 .map(({ herbicide }) => t(`herbicide.${herbicide}`))
                 .join(' + '),

@@ -54,7 +54,7 @@ function windowLines(t: TFunction, { window }: Step): string[] {
   const { basis } = window;
   if (basis.kind === 'soil') {
     return [
-      t('season.windowSoil', {
+      t('stepCard.windowSoil', {
         threshold: basis.thresholdF,
         direction: t(`season.direction.${basis.direction}`),
         date: fullDay(window.opens),
@@ -63,7 +63,7 @@ function windowLines(t: TFunction, { window }: Step): string[] {
       }),
     ];
   }
-  return [t(basis.kind === 'air' ? 'season.windowAir' : 'season.windowCalendar')];
+  return [t(basis.kind === 'air' ? 'stepCard.windowAir' : 'season.windowCalendar')];
 }
 
 /** Products with a use here first; the ones that would do nothing anyway last. */
@@ -162,19 +162,19 @@ export function StepCard({
               key={line.slug}
               title={line.name}
               lines={[
-                t('season.rateFormula', {
+                t('stepCard.rateFormula', {
                   perAcre: rate(line.ratePerAcre),
                   per1000: rate(line.ratePer1000),
                   unit: line.unit,
                 }),
-                t('season.rateAmount', {
+                t('stepCard.rateAmount', {
                   area: number(step.areaFt2),
                   total: rate(line.total),
                   unit: line.unit,
                 }),
                 ...(product
                   ? [
-                      t('season.rateCap', {
+                      t('stepCard.rateCap', {
                         max: product.maxPerApplication,
                         year: product.maxPerYear,
                         unit: line.unit,
@@ -183,7 +183,7 @@ export function StepCard({
                   : []),
               ]}
               source={product?.source.kind ?? 'memory'}
-              note={t('season.labelNote')}
+              note={t('stepCard.labelNote')}
             >
               <Words weight="bold">{line.name}</Words>
               <Words>{per1000Words(t, line)}</Words>
@@ -241,7 +241,7 @@ export function StepCard({
       {excluded.length > 0 ? (
         <Button
           kind="plain"
-          label={t('season.excluded', { count: excluded.length })}
+          label={t('stepCard.excluded', { count: excluded.length })}
           onPress={() => setShowExcluded(true)}
         />
       ) : null}
@@ -277,7 +277,7 @@ export function StepCard({
         title={t('season.excludedTitle')}
         onClose={() => setShowExcluded(false)}
       >
-        <Words tone="second">{t('season.excludedLead')}</Words>
+        <Words tone="second">{t('stepCard.excludedLead')}</Words>
         {excluded.map((entry) => (
           <View key={entry.name} className="gap-0.5">
             <Words weight="bold">{entry.name}</Words>
