@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
-import { chromium, type BrowserContext } from 'playwright-core';
+import { chromium, type BrowserContext, type Page } from 'playwright-core';
 
 export const PHONE = { width: 390, height: 844 };
 export const WIDE = { width: 1280, height: 800 };
@@ -78,3 +78,20 @@ export async function until(
     if (Date.now() > end) assert.fail(`it did not come to ${what}: ${await shown()}`);
   }
 }
+
+/** How many writes wait in the outbox of a page's device, whatever the page shows. */
+export const pending = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<number>((resolve, reject) => {
+        const open = indexedDB.open('alfombra-outbox');
+        open.onerror = () => reject(new Error('no outbox'));
+        open.onsuccess = () => {
+          const count = open.result.transaction('writes').objectStore('writes').count();
+          count.onsuccess = () => {
+            open.result.close();
+            resolve(count.result);
+          };
+        };
+      }),
+  );

@@ -6,7 +6,7 @@ import assert from 'node:assert/strict';
 import { after, before, describe, it } from 'node:test';
 import { setTimeout as wait } from 'node:timers/promises';
 import type { BrowserContext, Page } from 'playwright-core';
-import { closeBrowsers, openBrowser, PHONE, until } from './browser.ts';
+import { closeBrowsers, openBrowser, PHONE, pending, until } from './browser.ts';
 import { ADDRESS, clearServer, startServer, stopServer } from './testServer.ts';
 
 const LAWN = '/lawns/0190de02-0000-7000-8000-000000000001';
@@ -45,22 +45,6 @@ async function ready(page: Page): Promise<void> {
     { polling: 500 },
   );
 }
-
-const pending = (page: Page) =>
-  page.evaluate(
-    () =>
-      new Promise<number>((resolve, reject) => {
-        const open = indexedDB.open('alfombra-outbox');
-        open.onerror = () => reject(new Error('no outbox'));
-        open.onsuccess = () => {
-          const count = open.result.transaction('writes').objectStore('writes').count();
-          count.onsuccess = () => {
-            open.result.close();
-            resolve(count.result);
-          };
-        };
-      }),
-  );
 
 async function visitsOnServer(page: Page): Promise<{ id: string; looks: unknown[] }[]> {
   return page.evaluate(async (path) => {
