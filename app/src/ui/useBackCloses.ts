@@ -57,7 +57,7 @@ export function useBackCloses(isOpen: boolean, onClose: () => void): void {
         // Closed by a button: the mark goes, unless the page has moved on over it meanwhile.
         stepBackIf(() => markNow() === entry.mark);
       }, FOCUS_SETTLES_MS);
-      window.addEventListener('beforeunload', stay);
+      window.addEventListener('beforeunload', stay, { once: true });
     };
   }, [isOpen]);
 }
