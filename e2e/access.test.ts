@@ -10,7 +10,7 @@ import { join } from 'node:path';
 import { after, before, describe, it } from 'node:test';
 import type { AxeResults, RunOptions } from 'axe-core';
 import type { BrowserContext, Page } from 'playwright-core';
-import { closeBrowsers, openBrowser, PHONE, WIDE, PATIENCE_MS } from './browser.ts';
+import { closeBrowsers, openBrowser, PHONE, until, WIDE, PATIENCE_MS } from './browser.ts';
 import { ADDRESS, clearServer, startServer } from './testServer.ts';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
@@ -207,6 +207,8 @@ describe('with the keys alone', { concurrency: 1 }, () => {
       const at = document.activeElement;
       return `${at?.tagName.toLowerCase()}: ${(at?.getAttribute('aria-label') ?? (at as HTMLElement | null)?.innerText ?? '').replace(/\s+/g, ' ')}`;
     });
+  /** A page that is still arriving brings the focus a moment after its address. */
+  const comesTo = (what: RegExp) => until(`a focus on ${what}`, async () => what.test(await focused()));
   /** Tab until something is under the focus; never more than a page has. */
   async function tabTo(what: RegExp, most = 60): Promise<number> {
     for (let steps = 1; steps <= most; steps += 1) {
@@ -243,7 +245,7 @@ describe('with the keys alone', { concurrency: 1 }, () => {
     await page.keyboard.press('Enter');
     await page.waitForURL(/\/lawns\/[0-9a-f-]+$/);
     await settled(page);
-    assert.match(await focused(), /^h1: 2 Weaver Steps/);
+    await comesTo(/^h1: 2 Weaver Steps/);
     assert.equal(await page.title(), '2 Weaver Steps · Alfombra');
   });
 
@@ -252,7 +254,7 @@ describe('with the keys alone', { concurrency: 1 }, () => {
     await settled(page);
     assert.ok((await tabTo(/^a: Skip to the page/)) <= 2);
     await page.keyboard.press('Enter');
-    assert.match(await focused(), /^h1: 2 Weaver Steps/);
+    await comesTo(/^h1: 2 Weaver Steps/);
     assert.ok((await tabTo(/^button: Start the visit/)) <= 4);
   });
 
@@ -262,13 +264,12 @@ describe('with the keys alone', { concurrency: 1 }, () => {
     for (const close of ['Escape', 'back'] as const) {
       await page.keyboard.press('Enter');
       await page.getByRole('dialog').waitFor();
-      assert.match(await focused(), /^div: /);
+      await comesTo(/^div: /);
       if (close === 'back') await page.goBack();
       else await page.keyboard.press('Escape');
       await page.getByRole('dialog').waitFor({ state: 'detached' });
-      await page.waitForTimeout(200);
+      await comesTo(/^button: Soil.*°F Why/);
       assert.equal(page.url(), address);
-      assert.match(await focused(), /^button: Soil.*°F Why/, 'the focus comes back');
     }
   });
 
@@ -277,7 +278,7 @@ describe('with the keys alone', { concurrency: 1 }, () => {
     await page.keyboard.press('Enter');
     await page.waitForURL(/\/season$/);
     await settled(page);
-    assert.match(await focused(), /^h1: Season of 2 Weaver Steps/);
+    await comesTo(/^h1: Season of 2 Weaver Steps/);
     await tabTo(/^button: Steps/);
     await page.keyboard.press('ArrowRight');
     await page.keyboard.press('Enter');

@@ -5,7 +5,6 @@
  */
 import assert from 'node:assert/strict';
 import { after, before, describe, it } from 'node:test';
-import { setTimeout as wait } from 'node:timers/promises';
 import type { Page } from 'playwright-core';
 import { closeBrowsers, openBrowser, PHONE, until } from './browser.ts';
 import { ADDRESS, clearServer, startServer } from './testServer.ts';
@@ -92,9 +91,6 @@ describe('the diagnosis whole, phone', { concurrency: 1 }, () => {
     await id('risk-dollar-spot').click();
     await page.getByText(/Smith, Kerns/).waitFor();
     await page.getByRole('button', { name: 'Close' }).last().click();
-    // A sheet goes by the way back, which a new address would cut off.
-    await page.getByText(/Smith, Kerns/).waitFor({ state: 'detached' });
-    await wait(300);
   });
 
   it('finds tests, plants and look-alikes in the Guide', async () => {

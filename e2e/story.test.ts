@@ -95,9 +95,6 @@ for (const [size, viewport] of [
       await page.getByRole('button', { name: /°F Why$/ }).click();
       await page.getByText('probe readings move the model').waitFor();
       await page.getByRole('button', { name: 'Close' }).last().click();
-      // A sheet goes by the way back, which a new address would cut off.
-      await page.getByRole('dialog').waitFor({ state: 'detached' });
-      await page.waitForTimeout(400);
     });
 
     /** On a phone the causes are folded to a line. */

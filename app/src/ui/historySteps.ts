@@ -1,21 +1,28 @@
 /**
- * One step through the browser's history at a time. A step back is only asked for and comes some moments later:
- * a page put on top meanwhile (by a quick finger, or on a slow device) would be taken off by it again.
+ * Sheets in the browser's history. An open sheet has an entry of its own, its mark, so that the way back closes
+ * it and leaves the page where it is. A sheet that is closed by a button leaves its mark behind: stepping back at
+ * once would come some moments later, under whatever was pressed meanwhile (a link, a reload). Instead the mark is
+ * taken over by what is opened next, and passed over by the next step back.
  */
-interface Step {
-  /** Ours, to remove a mark: nobody else may act on it. */
-  own: boolean;
-  /** What had the focus: a browser drops it at each step back. */
-  focus: Element | null;
-  patience: ReturnType<typeof setTimeout>;
+export interface Marked {
+  sheet?: string;
+  /** Marks that lie on each other here, this one counted. */
+  sheets?: number;
 }
 
 /** A step that has not come by now leads nowhere: there is no page in that direction. */
 const STEP_COMES_WITHIN_MS = 2_000;
 
-let step: Step | null = null;
+const stateNow = (): Marked => (window.history.state as Marked | null) ?? {};
+/** The mark that the page stands at, and how many lie there on each other. */
+let at: Marked = {};
+
+/** What had the focus when a step was asked for: a browser drops it at each step back. */
+let step: { focus: Element | null; patience: ReturnType<typeof setTimeout> } | null = null;
 const waiting: (() => void)[] = [];
 let goNow: History['go'] = () => undefined;
+let pushNow: History['pushState'] = () => undefined;
+let replaceNow: History['replaceState'] = () => undefined;
 
 function ended(): void {
   if (step) clearTimeout(step.patience);
@@ -23,44 +30,63 @@ function ended(): void {
   while (!step && waiting.length > 0) waiting.shift()?.();
 }
 
-function take(distance: number | undefined, own: boolean): void {
-  step = {
-    own,
-    focus: document.activeElement,
-    patience: setTimeout(ended, STEP_COMES_WITHIN_MS),
-  };
-  goNow(distance);
-}
-
-/** Does it now, or when the step that is under way has come. */
-export function inTurn(work: () => void): void {
+/** A step is only asked for and comes later: a page put on top meanwhile would be taken off by it again. */
+function inTurn(work: () => void): void {
   if (step) waiting.push(work);
   else work();
 }
 
-/** A step back of our own, if it is still wanted when its turn has come. */
-export const stepBackIf = (wanted: () => boolean): void =>
-  inTurn(() => {
-    if (wanted()) take(-1, true);
-  });
-
-/** A step has come. @returns whether it was our own, and nobody else is to hear of it */
-export function stepCame(): boolean {
-  if (!step) return false;
-  const { own, focus } = step;
-  // The router hears of its own first; then comes what waited.
-  setTimeout(ended, 0);
-  if (own && document.activeElement === document.body) (focus as HTMLElement | null)?.focus();
-  return own;
+/** Asks for a step; what comes before it has come waits. */
+export function take(distance: number | undefined): void {
+  step = { focus: document.activeElement, patience: setTimeout(ended, STEP_COMES_WITHIN_MS) };
+  goNow(distance);
 }
 
-/** From here on, whoever moves through the history waits for its turn. */
-export function keepTurns(): void {
+/**
+ * A step has come.
+ * @returns the marks it left and came to, and whether it was asked for here, not by the browser's own way back
+ */
+export function stepCame(): { left: Marked; here: Marked; askedFor: boolean } {
+  const left = at;
+  at = stateNow();
+  if (!step) return { left, here: at, askedFor: false };
+  const { focus } = step;
+  if (document.activeElement === document.body) (focus as HTMLElement | null)?.focus();
+  // The router hears of it first; then comes what waited.
+  setTimeout(ended, 0);
+  return { left, here: at, askedFor: true };
+}
+
+/** Puts a sheet's mark on top, or in the place of one that `isDead`. */
+export const leaveMark = (mark: string, isDead: (mark: string) => boolean): void =>
+  inTurn(() => {
+    const { sheet, sheets = 0, ...page } = stateNow() as Marked & object;
+    const over = sheet !== undefined && isDead(sheet);
+    // The same address and the router's own id: to the router nothing has happened.
+    const marked = { ...page, sheet: mark, sheets: over ? sheets : sheets + 1 };
+    if (over) replaceNow(marked, '');
+    else pushNow(marked, '');
+    at = marked;
+  });
+
+/** From here on the router's steps reckon with the marks: a page takes a mark's place, a step back passes it. */
+export function keepMarks(): void {
   const { history } = window;
   goNow = history.go.bind(history);
-  const push = history.pushState.bind(history);
-  const replace = history.replaceState.bind(history);
-  history.go = (distance) => inTurn(() => take(distance, false));
-  history.pushState = (...entry) => inTurn(() => push(...entry));
-  history.replaceState = (...entry) => inTurn(() => replace(...entry));
+  pushNow = history.pushState.bind(history);
+  replaceNow = history.replaceState.bind(history);
+  at = stateNow();
+  history.go = (distance = 0) =>
+    inTurn(() => take(distance < 0 ? distance - (at.sheets ?? 0) : distance));
+  history.pushState = (...entry) =>
+    inTurn(() => {
+      if (at.sheet === undefined) pushNow(...entry);
+      else replaceNow(...entry);
+      at = stateNow();
+    });
+  history.replaceState = (state: object | null, ...where) =>
+    inTurn(() => {
+      const { sheet, sheets } = at;
+      replaceNow(sheet === undefined ? state : { ...state, sheet, sheets }, ...where);
+    });
 }

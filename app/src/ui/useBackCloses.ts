@@ -1,34 +1,30 @@
 import { useEffect, useRef } from 'react';
-import { inTurn, keepTurns, stepBackIf, stepCame } from './historySteps';
+import { keepMarks, leaveMark, stepCame, take } from './historySteps';
 
 /** Sheets that are open, the topmost last, by the mark each left in the browser's history. */
 const open: { mark: string; close: () => void }[] = [];
 let marks = 0;
-let listens = false;
-/** What a closed sheet gives the focus back to has it by then. */
-const FOCUS_SETTLES_MS = 60;
 
-const markNow = (): string | undefined =>
-  (window.history.state as { sheet?: string } | null)?.sheet;
+const isDead = (mark: string) => !open.some((sheet) => sheet.mark === mark);
 
 /** Before the router hears of it: a step back with a sheet open closes the sheet and moves nowhere. */
 function onPopState(event: PopStateEvent): void {
-  const own = stepCame();
+  const { left, here, askedFor } = stepCame();
   const top = open.at(-1);
-  if (own) event.stopImmediatePropagation();
-  else if (top && markNow() !== top.mark) {
+  if (!askedFor && left.sheet !== undefined && left.sheet !== here.sheet && isDead(left.sheet)) {
+    // A sheet that was closed before: nothing to stop at, nor at those under it.
+    event.stopImmediatePropagation();
+    take(-1 - (here.sheet !== undefined && isDead(here.sheet) ? (here.sheets ?? 0) : 0));
+  } else if (top && here.sheet !== top.mark) {
     event.stopImmediatePropagation();
     open.pop();
     top.close();
   }
-  // The mark of a sheet that closed under a page or another sheet on top of it: nothing to stop at.
-  stepBackIf(() => markNow() !== undefined && !open.some(({ mark }) => mark === markNow()));
 }
 
-function listen(): void {
-  if (listens) return;
-  listens = true;
-  keepTurns();
+// From the start: a reload may have left the page at a mark. There is no window where the app is built.
+if (typeof window !== 'undefined') {
+  keepMarks();
   window.addEventListener('popstate', onPopState, { capture: true });
 }
 
@@ -40,24 +36,14 @@ export function useBackCloses(isOpen: boolean, onClose: () => void): void {
   });
   useEffect(() => {
     if (!isOpen) return undefined;
-    listen();
     marks += 1;
     // Told apart from one that a reload left behind.
     const entry = { mark: `sheet-${Date.now()}-${marks}`, close: () => close.current() };
     open.push(entry);
-    // The same address and the router's own id: to the router nothing has happened.
-    inTurn(() => window.history.pushState({ ...window.history.state, sheet: entry.mark }, ''));
+    leaveMark(entry.mark, isDead);
     return () => {
       const place = open.indexOf(entry);
       if (place >= 0) open.splice(place, 1);
-      // A page that is being left keeps it: a step back now would stop the leaving.
-      const stay = () => clearTimeout(timer);
-      const timer = setTimeout(() => {
-        window.removeEventListener('beforeunload', stay);
-        // Closed by a button: the mark goes, unless the page has moved on over it meanwhile.
-        stepBackIf(() => markNow() === entry.mark);
-      }, FOCUS_SETTLES_MS);
-      window.addEventListener('beforeunload', stay, { once: true });
     };
   }, [isOpen]);
 }

@@ -77,7 +77,7 @@ describe('a private link', () => {
   it('shows the lawn as it was on its day, and nothing that the page does not', async () => {
     const { agent, lawnId, zoneId, token } = await reported();
     const { body: lawn } = await agent.get(`/api/lawns/${lawnId}`);
-    const note = 'gate code 4711, owner is difficult';
+    const note = 'gate code Q4711, owner is difficult';
     const seenOn = '2026-04-08';
     const corner = { x: 1, y: 1 };
     const [pin, line, patch, weed, photo, question] = Array.from({ length: 6 }, () => randomUUID());
@@ -87,7 +87,7 @@ describe('a private link', () => {
         ...lawn,
         name: 'Renamed since',
         property: { ...lawn.property, access: note },
-        zones: [{ ...lawn.zones[0], site: { ...lawn.zones[0].site, whichDog: '4711' } }],
+        zones: [{ ...lawn.zones[0], site: { ...lawn.zones[0].site, whichDog: 'Q4711' } }],
         features: [{ kind: 'house', outline: [corner, { x: 9, y: 1 }, { x: 9, y: 9 }] }],
         pins: [{ id: pin, kind: 'hazard', at: corner, note, seenOn }],
         lines: [{ id: line, kind: 'fence', points: [corner, { x: 5, y: 5 }], note, seenOn }],
@@ -135,7 +135,8 @@ describe('a private link', () => {
       version: 0,
     });
     const shared = await open((second.path as string).split('/').pop()!).expect(200);
-    expect(JSON.stringify(shared.body)).not.toContain('4711');
+    // The letter is one that no identifier can hold by chance.
+    expect(JSON.stringify(shared.body)).not.toContain('Q4711');
     expect(keysOf(shared.body)).toEqual(
       [
         '.assumptions',

@@ -9,7 +9,7 @@ import {
   type WeatherImportResult,
 } from '@alfombra/core';
 import { parseWeatherCsv } from '@alfombra/core/service';
-import { Op } from 'sequelize';
+import { col, fn, Op, where } from 'sequelize';
 import { HttpFailure } from '../http/failure';
 import { retrying } from '../database/retrying';
 import type { Models } from '../models';
@@ -88,23 +88,37 @@ export class WeatherService {
     station: WeatherStation,
     before: number,
   ): Promise<WeatherBundle['past']> {
-    const imported = await this.imported(companyId, station.id, '0000-01-01', `${before}-01-01`);
-    const years = new Map<number, DailyWeather[]>();
-    for (const day of imported) {
-      const year = yearOf(day.date);
-      const own = years.get(year);
-      if (own) own.push(day);
-      else years.set(year, [day]);
-    }
     const normal = station.climate().map(meanAir);
-    const own = [...years]
-      .filter(([, days]) => days.length >= WHOLE_YEAR_DAYS)
-      .map(([year, days]) => pastYear(year, days, normal));
+    const own: WeatherBundle['past'] = [];
+    // A year at a time: twenty at once would hold everybody else's requests for as long as they are read.
+    for (const year of await this.wholeYears(companyId, station.id, before)) {
+      const days = await this.imported(companyId, station.id, `${year}-01-01`, `${year + 1}-01-01`);
+      own.push(pastYear(year, days, normal));
+    }
     const taken = new Set(own.map(({ year }) => year));
     return [...own, ...station.past(before).filter(({ year }) => !taken.has(year))].slice(
       0,
       MOST_PAST_YEARS,
     );
+  }
+
+  /** The latest years before one of which a company has taken in nearly every day, in their order. */
+  private async wholeYears(
+    companyId: string,
+    stationId: string,
+    before: number,
+  ): Promise<readonly number[]> {
+    const year = fn('YEAR', col('date'));
+    const rows = (await this.models.stationDays.findAll({
+      where: { companyId, stationId, date: { [Op.lt]: `${before}-01-01` } },
+      attributes: [[year, 'year']],
+      group: [year],
+      having: where(fn('COUNT', col('date')), Op.gte, WHOLE_YEAR_DAYS),
+      order: [[year, 'DESC']],
+      limit: MOST_PAST_YEARS,
+      raw: true,
+    })) as unknown as readonly { year: number }[];
+    return rows.map((row) => Number(row.year)).reverse();
   }
 
   /** Days that a company has taken in, in their order: from one on, before another. */

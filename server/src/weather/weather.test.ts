@@ -1,4 +1,4 @@
-import { weatherBundleSchema } from '@alfombra/core';
+import { addDays, weatherBundleSchema } from '@alfombra/core';
 import { randomUUID } from 'node:crypto';
 import { lawnBody, signedInCompany, testServer, type TestServer } from '../../test/testServer';
 import { standInStations } from '../standins/weatherStation';
@@ -38,6 +38,25 @@ it('puts imported days in place of made-up ones, for that company only', async (
   expect(after.days[97]).toMatchObject({ tmaxF: 53.6, tminF: 35.6 });
   expect(after.days[95]).toEqual(before.days[95]);
   expect((await other.weather()).days[97]).toEqual(before.days[97]);
+});
+
+it('takes the latest twenty whole years of its own for its past', async () => {
+  const { agent, weather } = await lawn();
+  const rows = ['date,tmax_f,tmin_f,rain_in'];
+  for (let date = '1990-01-01'; date < '2013-01-01'; date = addDays(date, 1)) {
+    // A year counts from 350 of its days on: 2005 has one too few, 2006 just enough.
+    const month = date.slice(5);
+    if (date < '2006' && date > '2005' && month > '12-15') continue;
+    if (date < '2007' && date > '2006' && month > '12-16') continue;
+    rows.push(`${date},60,40,0`);
+  }
+  const csv = rows.join('\n');
+  await agent.post('/api/stations/valley/weather-csv').send({ csv }).expect(200);
+  const { past } = await weather();
+  const years = Array.from({ length: 21 }, (_, index) => 1992 + index);
+  expect(past.map(({ year }: { year: number }) => year)).toEqual(
+    years.filter((year) => year !== 2005),
+  );
 });
 
 it('keeps nothing of a file with a fault, and says where it is', async () => {
