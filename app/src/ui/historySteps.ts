@@ -14,7 +14,7 @@ export interface Marked {
 const STEP_COMES_WITHIN_MS = 2_000;
 
 const stateNow = (): Marked => (window.history.state as Marked | null) ?? {};
-/** The mark that the page stands at, and how many lie there on each other. */
+/** Where the page stood when it last heard: a browser is at another entry some moments before it says so. */
 let at: Marked = {};
 
 /** What had the focus when a step was asked for: a browser drops it at each step back. */
@@ -77,16 +77,16 @@ export function keepMarks(): void {
   replaceNow = history.replaceState.bind(history);
   at = stateNow();
   history.go = (distance = 0) =>
-    inTurn(() => take(distance < 0 ? distance - (at.sheets ?? 0) : distance));
+    inTurn(() => take(distance < 0 ? distance - (stateNow().sheets ?? 0) : distance));
   history.pushState = (...entry) =>
     inTurn(() => {
-      if (at.sheet === undefined) pushNow(...entry);
+      if (stateNow().sheet === undefined) pushNow(...entry);
       else replaceNow(...entry);
       at = stateNow();
     });
   history.replaceState = (state: object | null, ...where) =>
     inTurn(() => {
-      const { sheet, sheets } = at;
+      const { sheet, sheets } = stateNow();
       replaceNow(sheet === undefined ? state : { ...state, sheet, sheets }, ...where);
     });
 }
