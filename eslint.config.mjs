@@ -14,6 +14,7 @@ const FLOORS = [
   ['diagnosis', 'identify', 'rates', 'establish', 'water', 'fertility'],
   ['program', 'checker', 'practice', 'calculators'],
   ['contract'],
+  ['case'],
   ['formats'],
 ];
 /** Looked up past the shelf, a product comes without the company's own label. */

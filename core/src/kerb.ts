@@ -1,3 +1,3 @@
 // Go, hold or adjust at the lawn. Apart from the index: only the card of a step loads it.
 export * from './checker/atKerb';
-export * from './contract/lowPhosphorus';
+export * from './case/judgeContext';

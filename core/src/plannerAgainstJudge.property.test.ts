@@ -8,6 +8,7 @@ import {
   grasses,
   herbicide,
   localDate,
+  propertySchema,
   seasonRequestSchema,
   weeds,
   zoneArea,
@@ -18,6 +19,7 @@ import {
   type SiteFactor,
 } from './index';
 import { checkApplication, type CheckContext } from './checker';
+import { judgeContext } from './judging';
 import { lawnSeason } from './planning';
 import { cases } from './units/testdata/cases';
 import { seasonDay, type SoilSeason } from './weather';
@@ -47,6 +49,8 @@ const lawn = fc.record({
   ),
   irrigated: fc.constantFrom(true, false, null),
   treeRoots: fc.boolean(),
+  newTurf: fc.constantFrom(true, false, null),
+  sensitivePlants: fc.boolean(),
   factors: fc.constantFrom<SiteFactor[]>(['full-sun-tall'], ['half-shade'], ['full-sun-short'], []),
   choose: fc.constantFrom('seed', 'prevent', null),
   earlier: fc.option(
@@ -82,6 +86,8 @@ function planOf(sample: typeof lawn extends fc.Arbitrary<infer T> ? T : never) {
       desired: sample.wanted,
       irrigated: sample.irrigated,
       treeRoots: sample.treeRoots,
+      newTurf: sample.newTurf,
+      sensitivePlants: sample.sensitivePlants,
       factors: sample.factors,
     },
   );
@@ -118,23 +124,29 @@ function planOf(sample: typeof lawn extends fc.Arbitrary<infer T> ? T : never) {
     ? Object.fromEntries(first.season.clashes.map(({ id }) => [id, choose]))
     : {};
   const { season, soil } = lawnSeason({ ...request, choices }, weather, [], records);
-  return { zone, records, season, soil: soil.get(zone.id) as SoilSeason };
+  return { zone, records, season, request, soil: soil.get(zone.id) as SoilSeason };
 }
 
 it('never plans what the checker would call an exceedance', () => {
   fc.assert(
     fc.property(lawn, (sample) => {
-      const { zone, records, season, soil } = planOf(sample);
+      const { zone, records, season, soil, request } = planOf(sample);
       const open = season.steps.filter(({ state }) => state !== 'done');
       const all = [...records, ...open.flatMap((step) => applicationsOf(step))];
       for (const step of open) {
         for (const application of applicationsOf(step)) {
           const context: CheckContext = {
-            stand: zone.stand,
-            desired: zone.desired,
-            zoneFt2: zoneArea(zone),
-            others: all,
-            ...(sample.irrigated === null ? {} : { irrigated: sample.irrigated }),
+            ...judgeContext(
+              {
+                zones: [zone],
+                property: propertySchema.parse({}),
+                features: [],
+                pins: [],
+                region: sample.region,
+              },
+              application,
+              { others: all, policy: request.policy, samples: [] },
+            )!,
             ...expectedOn(soil, localDate(application.date)),
           };
           const over = checkApplication(application, context).filter(

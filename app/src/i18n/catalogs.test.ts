@@ -10,6 +10,7 @@ import {
   treatments,
   weeds,
 } from '@alfombra/core';
+import { CHECK_RULES } from '@alfombra/core/judging';
 import { existsSync, readFileSync } from 'node:fs';
 import { execSync } from 'node:child_process';
 import { dirname, join } from 'node:path';
@@ -139,11 +140,8 @@ describe('the source and the catalog agree', () => {
     );
     expect(rules.length).toBeGreaterThan(30);
     expect([...new Set(rules)].filter((rule) => !has(`rule.${rule}`))).toEqual([]);
-    const checks = [...read('checker').matchAll(/^\s+\| '([a-z-]+)'/gm)].map(
-      ([, rule]) => rule as string,
-    );
-    expect(checks.length).toBeGreaterThan(20);
-    expect([...new Set(checks)].filter((rule) => !has(`check.${rule}`))).toEqual([]);
+    const checks = Object.keys(CHECK_RULES);
+    expect(checks.filter((rule) => !has(`check.${rule}`))).toEqual([]);
   });
   it('Spanish uses no key that English has not', () => {
     const walk = (node: unknown, path: string): string[] =>

@@ -27,7 +27,16 @@ it('leaves the page that was asked for, whatever closed and opened around it and
     fc.asyncProperty(
       fc.array(
         fc.record({
-          does: fc.constantFrom('open', 'close', 'push', 'closeAndPush', 'swap', 'back'),
+          does: fc.constantFrom(
+            'open',
+            'another',
+            'close',
+            'push',
+            'closeAndPush',
+            'swap',
+            'back',
+            'go',
+          ),
           then: fc.constantFrom(0, 1, 61, 62, 70),
         }),
         { maxLength: 7 },
@@ -92,16 +101,19 @@ it('leaves the page that was asked for, whatever closed and opened around it and
         stop();
       },
     ),
-    { numRuns: 25 },
+    { numRuns: 40 },
   );
 }, 120_000);
 
 it('takes no step of its own when a sheet is closed: nothing comes under what is pressed next', async () => {
   const back = jest.fn();
   window.addEventListener('popstate', back);
-  const { rerender, unmount } = renderHook((open: boolean) => useBackCloses(open, () => undefined), {
-    initialProps: true,
-  });
+  const { rerender, unmount } = renderHook(
+    (open: boolean) => useBackCloses(open, () => undefined),
+    {
+      initialProps: true,
+    },
+  );
   rerender(false);
   unmount();
   await rest();

@@ -1,48 +1,91 @@
-/** What the checker says of an application: over a limit, or worth a second look. */
+/**
+ * Every rule of the judge, and how hard it may speak: over a limit (`exceeds`), or worth a second look
+ * (`caution`). `limits.test.ts` holds a case one step inside and one outside of each.
+ */
+export const CHECK_RULES = {
+  'rate-over-label': ['exceeds'],
+  'rate-over-grass-cap': ['exceeds'],
+  'year-amount': ['exceeds', 'caution'],
+  'year-count': ['exceeds', 'caution'],
+  'season-amount': ['exceeds'],
+  interval: ['exceeds', 'caution'],
+  'group-year': ['exceeds'],
+  'active-per-application': ['exceeds'],
+  'active-year': ['exceeds'],
+  'active-count': ['exceeds'],
+  'active-interval': ['exceeds'],
+  'turf-not-tolerant': ['exceeds'],
+  'turf-caution': ['caution'],
+  'turf-kill': ['caution'],
+  'young-turf': ['caution'],
+  'too-hot': ['exceeds'],
+  'too-cold': ['caution'],
+  'no-herbicide-heat': ['exceeds'],
+  wind: ['exceeds', 'caution'],
+  drought: ['caution'],
+  vapour: ['exceeds'],
+  'root-zone': ['exceeds', 'caution'],
+  well: ['exceeds', 'caution'],
+  'open-water': ['exceeds', 'caution'],
+  reentry: ['caution'],
+  'not-for-home-lawns': ['exceeds'],
+  'label-unconfirmed': ['caution'],
+  'licence-needed': ['exceeds'],
+  'seed-too-soon': ['exceeds'],
+  'seed-not-tolerant': ['exceeds', 'caution'],
+  'seedlings-too-young': ['exceeds'],
+  'nitrogen-per-application': ['exceeds'],
+  'nitrogen-year': ['exceeds'],
+  'nitrogen-gap': ['exceeds', 'caution'],
+  'nitrogen-heat': ['exceeds'],
+  'nitrogen-dormant': ['exceeds', 'caution'],
+  'nitrogen-late': ['exceeds'],
+  'seed-soil': ['caution'],
+  'area-over-zone': ['caution'],
+  'read-the-label': ['caution'],
+  'amount-once': ['exceeds'],
+  'amendment-year': ['exceeds'],
+  'amendment-interval': ['exceeds'],
+  antagonism: ['caution'],
+  'same-mode': ['caution'],
+  rotation: ['exceeds', 'caution'],
+  bloom: ['exceeds'],
+  rain: ['exceeds', 'caution'],
+  'wet-leaf': ['caution'],
+  frozen: ['exceeds'],
+  saturated: ['exceeds'],
+  pace: ['exceeds', 'caution'],
+  blackout: ['exceeds'],
+  phosphorus: ['exceeds'],
+  'ordinance-nitrogen': ['exceeds'],
+} as const satisfies Record<string, readonly Severity[]>;
+
+export type Severity = 'exceeds' | 'caution';
+export type CheckRule = keyof typeof CHECK_RULES;
+
+/** What the checker says of an application. */
 export interface CheckFinding {
   /** Name of the rule; the app words it. */
-  rule:
-    | 'rate-over-label'
-    | 'rate-over-grass-cap'
-    | 'year-amount'
-    | 'year-count'
-    | 'interval'
-    | 'active-per-application'
-    | 'active-year'
-    | 'active-count'
-    | 'active-interval'
-    | 'turf-not-tolerant'
-    | 'turf-caution'
-    | 'too-hot'
-    | 'too-cold'
-    | 'no-herbicide-heat'
-    | 'wind'
-    | 'drought'
-    | 'not-for-home-lawns'
-    | 'label-unconfirmed'
-    | 'licence-needed'
-    | 'seed-too-soon'
-    | 'seedlings-too-young'
-    | 'nitrogen-per-application'
-    | 'nitrogen-year'
-    | 'nitrogen-heat'
-    | 'seed-soil'
-    | 'area-over-zone'
-    | 'read-the-label'
-    | 'amount-once'
-    | 'amendment-year'
-    | 'rotation'
-    | 'bloom'
-    | 'rain'
-    | 'wet-leaf'
-    | 'frozen'
-    | 'saturated'
-    | 'pace'
-    | 'blackout'
-    | 'phosphorus'
-    | 'ordinance-nitrogen';
-  severity: 'exceeds' | 'caution';
+  rule: CheckRule;
+  severity: Severity;
   /** Material it is about, by slug; `null` for the walk as a whole. */
   material: string | null;
   inputs: Record<string, string | number>;
+}
+
+/** Says one thing of an application; a rule speaks only as hard as its table has it. */
+export type Say = <R extends CheckRule>(
+  rule: R,
+  severity: (typeof CHECK_RULES)[R][number],
+  inputs?: CheckFinding['inputs'],
+  material?: string | null,
+) => void;
+
+/** What `judge` says about one material, or about the walk. */
+export function findingsBy(material: string | null, judge: (say: Say) => void): CheckFinding[] {
+  const findings: CheckFinding[] = [];
+  judge((rule, severity, inputs = {}, about = material) =>
+    findings.push({ rule, severity, material: about, inputs }),
+  );
+  return findings;
 }

@@ -4,9 +4,10 @@ import {
   type GrassSlug,
   type Herbicide,
   type Tolerance,
+  type ToleranceCondition,
 } from '../knowledge';
 
-/** State of air and turf on the day, as far as anybody knows it. */
+/** State of air, turf and walk, as far as anybody knows it. */
 export interface TurfState {
   airHighF?: number;
   soilF?: number;
@@ -19,6 +20,16 @@ export interface TurfState {
   carpetgrassCover: number;
   /** Share of the desired stand under fine fescue, 0-1. */
   fineFescueShare: number;
+  youngTurf: boolean;
+  /** Seed goes down with it or lies in the ground. */
+  atSeeding: boolean;
+  /** The same product was used in the weeks before. */
+  repeated: boolean;
+  coolAndWet: boolean;
+  /** Bermuda is what it is meant for. */
+  againstBermuda: boolean;
+  /** Far under the rate that kills. */
+  lowRate: boolean;
 }
 
 const HOT_F = 85;
@@ -26,7 +37,7 @@ const DORMANT_F = 50;
 const TRANSITION_F = 65;
 
 /** Whether a condition of the override table holds; unknown air and soil make no condition hold. */
-function holds(condition: string, state: TurfState): boolean {
+function holds(condition: ToleranceCondition, state: TurfState): boolean {
   const winter = state.month === 12 || state.month <= 2;
   const soil = state.soilF;
   const dormant = soil !== undefined && soil < DORMANT_F && winter;
@@ -57,8 +68,19 @@ function holds(condition: string, state: TurfState): boolean {
       return state.carpetgrassCover > 0.1;
     case 'carpetgrass<=10pct-cover':
       return state.carpetgrassCover > 0 && state.carpetgrassCover <= 0.1;
-    default:
-      return false;
+    case 'young<16-months':
+    case 'newly-sprigged':
+      return state.youngTurf;
+    case 'at-seeding':
+      return state.atSeeding;
+    case 'repeat-applications':
+      return state.repeated;
+    case 'cool-wet':
+      return state.coolAndWet;
+    case 'bermuda-suppression':
+      return state.againstBermuda;
+    case 'low-rate-suppression':
+      return state.lowRate;
   }
 }
 

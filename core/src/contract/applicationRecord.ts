@@ -11,6 +11,16 @@ const clockTime = z
 /** Who may have applied something. */
 export const APPLICATOR_KINDS = ['member', 'customer', 'other-firm', 'unknown'] as const;
 
+/** What is known of a day beside what is read at the lawn: highest air and soil °F, and whether it was dry. */
+export const momentSchema = z.object({
+  airHighF: z.number().min(-60).max(140).optional(),
+  soilF: z.number().min(-40).max(140).optional(),
+  soilRising: z.boolean().optional(),
+  /** Hardly any rain in the days before. */
+  dry: z.boolean().optional(),
+});
+export type Moment = z.infer<typeof momentSchema>;
+
 /** An application as it was done: what the law commonly asks to be written down. */
 export const applicationRecordBodySchema = z
   .object({
@@ -47,6 +57,10 @@ export const applicationRecordBodySchema = z
     paceMph: z.number().min(0.3).max(12).nullable().default(null),
     /** Flowers open where it went down. */
     bloom: z.boolean().nullable().default(null),
+    /** Somebody decided that what grows there is to die, and said so again. */
+    kill: z.boolean().default(false),
+    /** What was known of the day when it was written down; `null`: nothing. */
+    moment: momentSchema.nullable().default(null),
     note: z.string().max(2000).default(''),
   })
   .superRefine((record, context) => {

@@ -74,25 +74,42 @@ export const amountsCommandSchema = z.object({
   labels: z.array(shelfLabelSchema).default([]),
 });
 
+const judgedSchema = applicationSchema
+  .extend({ targets: z.array(slugSchema).max(100).optional() })
+  .strict();
+
+const feetSchema = z.number().min(0).nullable().optional();
+
 /**
  * Input of `check`: one application and what is known around it. What it does not know it refuses: a rule that
  * is not asked would read as an all-clear.
  */
 export const checkCommandSchema = z.strictObject({
-  application: applicationSchema
-    .extend({ targets: z.array(slugSchema).max(100).optional() })
-    .strict(),
+  application: judgedSchema,
   context: z.strictObject({
     stand: standSchema,
     desired: z.array(grassSlugSchema).min(1),
     zoneFt2: z.number().positive('the zone has an area above 0'),
-    others: z.array(applicationSchema).default([]),
+    others: z.array(judgedSchema).default([]),
     airHighF: z.number().optional(),
+    airF: z.number().optional(),
     soilF: z.number().optional(),
     soilRising: z.boolean().optional(),
     windMph: z.number().min(0).optional(),
     drought: z.boolean().optional(),
     irrigated: z.boolean().optional(),
+    treeRoots: z.boolean().optional(),
+    tenderPlants: z.boolean().optional(),
+    youngTurf: z.boolean().optional(),
+    wellFt: feetSchema,
+    waterFt: feetSchema,
+    children: z.boolean().optional(),
+    pets: z.boolean().optional(),
+    firstFrost: z
+      .string()
+      .regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'a month and a day as MM-DD')
+      .optional(),
+    kill: z.boolean().optional(),
     certified: z.boolean().optional(),
     confirmedLabels: z.array(z.string()).optional(),
     labels: z.array(shelfLabelSchema).optional(),

@@ -24,7 +24,10 @@ export interface SiteCaution {
 const WATER_REACH_FT = 200;
 
 /** The nearest water and well that are drawn, whole feet from the zone; `null`: none in reach. */
-function drawnWater({ features, pins }: Pick<Lawn, 'features' | 'pins'>, { outline }: Zone) {
+export function drawnWater(
+  { features, pins }: Pick<Lawn, 'features' | 'pins'>,
+  { outline }: Pick<Zone, 'outline'>,
+) {
   const nearest = (places: readonly (readonly Point[])[]): number | null => {
     const feet = Math.min(Infinity, ...places.map((place) => gapTo(outline, place)));
     return feet <= WATER_REACH_FT ? Math.round(feet) : null;

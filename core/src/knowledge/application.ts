@@ -32,6 +32,8 @@ export const applicationRules = {
   walkUsdInvented: 18,
   /** Carrier volume, gal per 1000 ft². */
   carrierGalPer1000: { post: 1, contact: 2, pre: 2 },
+  /** They burn what they touch: every leaf has to be wet. */
+  contactProducts: ['diquat', 'carfentrazone', 'iron-hedta', 'bentazon'],
   source: COMMON,
 } as const;
 
@@ -61,6 +63,8 @@ export const measuring = {
   gallonStep: 0.01,
   /** Less water than this cannot be mixed truly: the area is rounded up, never the rate, gal. */
   leastBatchGallons: 1,
+  /** Most that a measured amount may lie under its rate, as a share: a scale that errs by more is no scale. */
+  mostUnder: 0.05,
   source: MEMORY,
 } as const;
 

@@ -7,6 +7,7 @@ export * from './fertilizers';
 export * from './fieldTests';
 export * from './grasses';
 export * from './herbicides';
+export * from './judgeRules';
 export * from './measuring';
 export * from './nitrogen';
 export * from './region';

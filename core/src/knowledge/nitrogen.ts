@@ -154,3 +154,28 @@ export const growthPotentialCurve = {
     ref: 'Gelernter & Stowell 2005, growth-potential model',
   } satisfies Source as Source,
 } as const;
+
+/** Feedings that lie too near to each other, to winter, or in it. */
+export const feedingRules = {
+  /** Within so many days no more nitrogen than one application may bring. */
+  gapDays: 28,
+  /** Two feedings of a quarter pound or more within so many days are worth a word. */
+  wordDays: 14,
+  wordLb: 0.25,
+  /** Less is a trace: lb N per 1000 ft². */
+  traceLb: 0.1,
+  /** Nitrogen of a plant meal comes over months: so much more of it at once (memory). */
+  mealFactor: 4 / 3,
+  /** Warm-season turf hardens off: last nitrogen so many days before the mean first hard frost. */
+  warmDaysBeforeFrost: 45,
+  /** Soil below which warm-season turf is dormant, and hardly takes anything up, °F. */
+  dormantF: 50,
+  slowF: 60,
+  source: {
+    kind: 'common-practice',
+    ref: 'six to eight weeks before dormancy',
+  } satisfies Source as Source,
+} as const;
+
+/** Nitrogen that comes with a product put down for another purpose, % of its weight. */
+export const carriedNitrogen: Readonly<Record<string, number>> = { 'corn-gluten-meal': 9.5 };

@@ -1,4 +1,4 @@
-import { applicationRules, weed as weedOf, type Region } from '../knowledge';
+import { applicationRules, dayRules, weed as weedOf, type Region } from '../knowledge';
 import { standSeason } from '../lawn';
 import { carrierVolume, type MixProduct } from '../rates';
 import { addDays, daysBetween, monthInWindow, monthOf, yearOf, type LocalDate } from '../units';
@@ -71,6 +71,9 @@ interface Walk {
   method: 'spot' | 'zone';
 }
 
+/** Also where dormant turf lets the weeds be sprayed: what falls on frozen ground runs off. */
+const isFrozen = ({ soilF }: ExpectedDay): boolean => soilF !== null && soilF <= dayRules.frozenF;
+
 /** Looks for a walk day by day, asking each distinct situation only once. */
 class WalkSearch {
   private readonly answers = new Map<string, { answer: MixAnswer; within: Target[] }>();
@@ -84,6 +87,7 @@ class WalkSearch {
   on(date: LocalDate): Walk | null {
     const { input, season, areaFt2, usage } = this.zoneCase;
     const day = expectedDay(season, date);
+    if (isFrozen(day)) return null;
     const up = this.weeds.filter((finding) => weedIsUp(finding, input.region, date, day));
     if (up.length === 0) return null;
     const cover = Math.min(
@@ -160,6 +164,7 @@ class WalkSearch {
     while (daysBetween(walk.date, closes) < LONGEST_WINDOW) {
       const next = addDays(closes, 1);
       const day = expectedDay(this.zoneCase.season, next);
+      if (isFrozen(day)) break;
       const asked = question(this.zoneCase, 'post', walk.within, next, this.seed, {
         treatedFt2: walk.treatedFt2,
         airHighF: day.airHighF,

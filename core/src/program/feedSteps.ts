@@ -1,11 +1,11 @@
 import { feedingRate, WORTH_FEEDING } from '../fertility';
-import { feedingCalendars, grass } from '../knowledge';
+import { carriedNitrogen, dayRules, feedingCalendars, feedingRules, grass } from '../knowledge';
 import { LIBRARY } from '../products';
 import type { Application } from '../rates';
 import { addDays, daysBetween, localDate, monthOf, yearOf } from '../units';
 import { outsideBlackout } from './ordinance';
 import type { Reason } from './reason';
-import { highestAir } from './sprayDay';
+import { expectedDay, highestAir } from './sprayDay';
 import type { FeedStep, SeedStep } from './step';
 import { earlier, later, soilWindow } from './window';
 import { firstFrost, stateOf, type ZoneCase } from './zoneCase';
@@ -13,20 +13,21 @@ import { firstFrost, stateOf, type ZoneCase } from './zoneCase';
 /** Days after a feeding over which the weather decides whether it burns. */
 const FEED_DAYS = 7;
 
+/** lb N per 1000 ft² that a record brought, whatever it was put down for. */
+const nitrogenIn = (record: Application): number =>
+  record.materials.reduce((lb, { kind, slug, amount }) => {
+    const percent =
+      kind === 'fertilizer'
+        ? (LIBRARY.fertilizer(slug)?.grade[0] ?? 0)
+        : (carriedNitrogen[slug] ?? 0);
+    return lb + ((amount * percent) / 100 / record.areaFt2) * 1000;
+  }, 0);
+
 /** lb N per 1000 ft² on record in a year. */
 const nitrogenOf = (records: readonly Application[], year: number): number =>
   records
     .filter((record) => yearOf(localDate(record.date)) === year)
-    .reduce(
-      (sum, record) =>
-        sum +
-        record.materials.reduce((lb, material) => {
-          if (material.kind !== 'fertilizer') return lb;
-          const percent = LIBRARY.fertilizer(material.slug)?.grade[0] ?? 0;
-          return lb + ((material.amount * percent) / 100 / record.areaFt2) * 1000;
-        }, 0),
-      0,
-    );
+    .reduce((sum, record) => sum + nitrogenIn(record), 0);
 
 const UPKEEP_INDEX = { basic: 0, standard: 1, showpiece: 2 } as const;
 
@@ -43,6 +44,9 @@ export function feedSteps(
   if (!calendar || yearly === undefined) return { steps, leftOut };
   const year = yearOf(input.today);
   let given = nitrogenOf(records, year);
+  const fedOn = records
+    .filter((record) => nitrogenIn(record) >= feedingRules.traceLb)
+    .map((record) => localDate(record.date));
   for (const slot of calendar.slots) {
     const bySoil = soilWindow(season, slot, year);
     if (!bySoil || bySoil.closes < input.today) continue;
@@ -53,8 +57,25 @@ export function feedSteps(
     const closes = earlier(bySoil.closes, lastDay);
     if (closes < bySoil.opens || closes < input.today) continue;
     const { ordinance } = input.policy;
+    const last = fedOn
+      .filter((day) => day <= closes)
+      .sort()
+      .pop();
+    const free = last ? addDays(last, feedingRules.gapDays) : bySoil.opens;
+    if (free > closes) {
+      leftOut.push({
+        rule: 'feed-too-near',
+        inputs: { slot: slot.slug, days: feedingRules.gapDays, from: free },
+      });
+      continue;
+    }
     const window = outsideBlackout(
-      { ...bySoil, closes, best: earlier(later(bySoil.best, input.today), closes) },
+      {
+        ...bySoil,
+        opens: later(bySoil.opens, free),
+        best: earlier(later(later(bySoil.best, free), input.today), closes),
+        closes,
+      },
       ordinance.blackout,
       input.today,
     );
@@ -77,6 +98,11 @@ export function feedSteps(
     );
     if (fed) {
       leftOut.push({ rule: 'feed-done', inputs: { slot: slot.slug } });
+      continue;
+    }
+    const { soilF } = expectedDay(season, window.best);
+    if (soilF !== null && soilF <= dayRules.frozenF) {
+      leftOut.push({ rule: 'feed-frozen', inputs: { slot: slot.slug, soilF: Math.round(soilF) } });
       continue;
     }
     const airHighF = highestAir(
@@ -107,6 +133,7 @@ export function feedSteps(
       continue;
     }
     given += feeding.nLbPer1000;
+    fedOn.push(window.best);
     const nearSeed = seed !== null && Math.abs(daysBetween(window.best, seed.window.best)) <= 14;
     steps.push({
       id: `${zone.id}:feed:${slot.slug}:${year}`,

@@ -39,7 +39,7 @@ const GREEN_SOIL_F = 65;
  * @param treatedShare share of the zone's ground that is treated, 0-1
  */
 export function toleranceConditions(
-  zone: Pick<Zone, 'stand' | 'desired'>,
+  zone: Pick<Zone, 'stand' | 'desired'> & { site: Pick<Zone['site'], 'newTurf'> },
   day: ExpectedDay,
   date: LocalDate,
   { drought, treatedShare }: { drought: boolean; treatedShare: number },
@@ -48,6 +48,11 @@ export function toleranceConditions(
   if (day.airHighF > applicationRules.lightRateAboveF) conditions.add('air>85F');
   if (drought) conditions.add('drought');
   if (treatedShare < 0.05) conditions.add('spot');
+  // How old new turf is nobody asks: it counts as the youngest.
+  if (zone.site.newTurf === true) {
+    conditions.add('young<16-months');
+    conditions.add('newly-sprigged');
+  }
   const month = monthOf(date);
   const winter = month === 12 || month <= 2;
   const soilF = day.soilF ?? GREEN_SOIL_F;

@@ -57,10 +57,12 @@ it('counts applications and days between them, before and after', () => {
   expect(rules(usage, prodiamine, 8, '2026-09-01')).toEqual(['R14-year-count', 'R14-active-count']);
 });
 
-it('begins anew with the year, but not the interval', () => {
+it('begins anew with the year, but not within half a year, nor the interval', () => {
   const usage = Usage.of([record('prodiamine', 36.8, '2026-12-01')], LIBRARY);
-  expect(rules(usage, prodiamine, 36.8, '2027-03-01')).toEqual([]);
+  expect(rules(usage, prodiamine, 36.8, '2027-05-30')).toEqual([]);
+  expect(rules(usage, prodiamine, 36.8, '2027-05-29')).toEqual(['R14-year-amount']);
   expect(rules(usage, prodiamine, 36.8, '2027-01-10')).toEqual([
+    'R14-year-amount',
     'R15-interval',
     'R15-active-interval',
   ]);

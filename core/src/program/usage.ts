@@ -1,4 +1,4 @@
-import { activeCaps, rotationRules } from '../knowledge';
+import { activeCaps, countingRules, rotationRules } from '../knowledge';
 import type { Shelf, ShelfHerbicide } from '../products';
 import { activesPerAcre, materialRatePerAcre, type Application } from '../rates';
 import { daysBetween, localDate, yearOf, type LocalDate } from '../units';
@@ -91,14 +91,22 @@ export class Usage {
     return this.uses.length === 0;
   }
 
+  /** Amount per acre of a product in the year of a day, or in the half years around it if that is more. */
+  private usedOf(same: readonly Use[], date: LocalDate): number {
+    const sum = (uses: readonly Use[]) => uses.reduce((total, use) => total + use.ratePerAcre, 0);
+    return Math.max(
+      sum(same.filter((use) => yearOf(use.date) === yearOf(date))),
+      sum(same.filter((use) => Math.abs(daysBetween(use.date, date)) < countingRules.seasonDays)),
+    );
+  }
+
   /** What the year of a day still allows of a product: amount per acre and applications. */
   leftOf(product: ShelfHerbicide, date: LocalDate): { amount: number; count: number } {
-    const same = this.uses.filter(
-      (use) => use.product.slug === product.slug && yearOf(use.date) === yearOf(date),
-    );
+    const same = this.uses.filter((use) => use.product.slug === product.slug);
+    const year = same.filter((use) => yearOf(use.date) === yearOf(date));
     return {
-      amount: product.maxPerYear - same.reduce((sum, use) => sum + use.ratePerAcre, 0),
-      count: product.maxApplications - same.length,
+      amount: product.maxPerYear - this.usedOf(same, date),
+      count: product.maxApplications - year.length,
     };
   }
 
@@ -126,7 +134,7 @@ export class Usage {
     const reasons: Reason[] = [];
     const year = this.uses.filter((use) => yearOf(use.date) === yearOf(date));
     const same = (use: Use) => use.product.slug === product.slug;
-    const used = year.filter(same).reduce((sum, use) => sum + use.ratePerAcre, 0);
+    const used = this.usedOf(this.uses.filter(same), date);
     if (used + ratePerAcre > product.maxPerYear + EPSILON) {
       reasons.push({
         rule: 'R14-year-amount',

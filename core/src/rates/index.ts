@@ -1,3 +1,4 @@
+export * from './batch';
 export * from './activeIngredient';
 export * from './application';
 export * from './granules';

@@ -8,7 +8,7 @@ import {
 
 /** An amount in the unit of the tool that measures it. */
 export interface MeasuredAmount {
-  /** Rounded down to what the tool shows, so that a label maximum is never passed by rounding. */
+  /** Rounded down to what the tool shows, 0 under its first mark: a label maximum is never passed by rounding. */
   value: number;
   unit: 'fl-oz' | 'mL' | 'oz' | 'g' | 'lb' | 'gal';
   tool: 'cup' | 'syringe' | 'scale';
@@ -29,10 +29,8 @@ export function measuredAmount(amount: number, unit: ProductUnit): MeasuredAmoun
     case 'fl-oz':
       if (amount < measuring.cupFromFluidOunces) {
         const exact = amount * MILLILITRES_PER_FLUID_OUNCE;
-        const value = floorTo(exact, measuring.syringeStepMillilitres);
-        // A tenth of a step still shows something when half a millilitre would round to nothing.
         return {
-          value: value > 0 ? value : floorTo(exact, measuring.syringeStepMillilitres / 10),
+          value: floorTo(exact, measuring.syringeStepMillilitres),
           unit: 'mL',
           tool: 'syringe',
           exact,
@@ -47,9 +45,8 @@ export function measuredAmount(amount: number, unit: ProductUnit): MeasuredAmoun
     case 'oz':
       if (amount < measuring.gramsBelowOunces) {
         const exact = amount * GRAMS_PER_OUNCE;
-        const value = floorTo(exact, measuring.scaleStepGrams);
         return {
-          value: value > 0 ? value : floorTo(exact, measuring.scaleStepGrams / 10),
+          value: floorTo(exact, measuring.scaleStepGrams),
           unit: 'g',
           tool: 'scale',
           exact,

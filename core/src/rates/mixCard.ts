@@ -1,9 +1,9 @@
 import { applicationRules, fillingOrder, measuring, type Herbicide } from '../knowledge';
 import type { Shelf, ShelfHerbicide } from '../products';
 import { toPer1000, perAcre } from '../units';
+import { batchOf, type Batch, type Dosed } from './batch';
 import { measuredAmount, measuredWater, type MeasuredAmount } from './measuredAmount';
 import { adjuvantFluidOunces } from './spray';
-import { tankLoads, type TankLoads } from './tankLoads';
 
 /** A product and its rate, product per acre in the product's own unit. */
 export interface MixProduct {
@@ -43,14 +43,23 @@ export interface MixLoad {
   pours: Pour[];
 }
 
-export interface MixCard {
-  loads: TankLoads;
-  /** The job is smaller than the least that can be mixed: gal that it needs; `null` when it is not. */
-  neededGallons: number | null;
+/** Why nothing is measured out. */
+export type MixRefusal =
+  | { rule: 'not-for-home-lawns'; herbicide: string }
+  | { rule: 'rate-over-label'; herbicide: string; rate: number; max: number; unit: string }
+  | { rule: 'batch-too-small'; gallons: number; coversFt2: number };
+
+export interface MixCard extends Omit<Batch, 'smallestGallons'> {
+  /** With one of these there are no pours. */
+  refused: MixRefusal[];
   /** A full (or equalized) load; `null` when the job fits in one smaller load. */
   full: MixLoad | null;
   /** The last, smaller load; `null` when all loads are alike. */
   last: MixLoad | null;
+  /** Granules: they go into a spreader, never into the tank; lb. */
+  spread: { herbicide: string; lbPer1000: number; totalLb: number }[];
+  /** One of them kills the turf as well. */
+  kills: boolean;
   /** The strictest of the products. */
   cautions: {
     signalWord: Herbicide['signalWord'];
@@ -71,14 +80,16 @@ export interface MixCard {
 
 const SIGNAL_ORDER: readonly Herbicide['signalWord'][] = ['none', 'caution', 'warning', 'danger'];
 
+interface Component {
+  product: ShelfHerbicide;
+  ratePerAcre: number;
+}
+
 /**
  * Components of a mix: recipes taken apart, so that each is measured by itself.
  * @throws RangeError for an unknown herbicide
  */
-export function mixComponents(
-  products: readonly MixProduct[],
-  shelf: Shelf,
-): { product: ShelfHerbicide; ratePerAcre: number }[] {
+export function mixComponents(products: readonly MixProduct[], shelf: Shelf): Component[] {
   return products.flatMap(({ herbicide: slug, ratePerAcre }) => {
     const product = shelf.herbicide(slug);
     if (!product) throw new RangeError(`unknown herbicide "${slug}"`);
@@ -86,16 +97,33 @@ export function mixComponents(
   });
 }
 
-const componentsOf = (
-  product: ShelfHerbicide,
-  ratePerAcre: number,
-): { product: ShelfHerbicide; ratePerAcre: number }[] =>
+const componentsOf = (product: ShelfHerbicide, ratePerAcre: number): Component[] =>
   product.parts?.flatMap((part) => componentsOf(part.product, part.ratePerAcre * ratePerAcre)) ?? [
     { product, ratePerAcre },
   ];
 
+const dosed = ({ product, ratePerAcre }: Component): Dosed => ({
+  ratePer1000: toPer1000(perAcre(ratePerAcre)),
+  unit: product.unit as Dosed['unit'],
+});
+
+/** Rounding of a rate is no rate over the label. */
+const ROUNDING = 1.001;
+
+/** What of a mix is on no label for a home lawn, or over its label. */
+function labelRefusals(components: readonly Component[]): MixRefusal[] {
+  return components.flatMap(({ product, ratePerAcre }): MixRefusal[] => {
+    const { slug, unit, maxPerApplication: max } = product;
+    if (product.residential === 'no') return [{ rule: 'not-for-home-lawns', herbicide: slug }];
+    if (ratePerAcre > max * ROUNDING) {
+      return [{ rule: 'rate-over-label', herbicide: slug, rate: ratePerAcre, max, unit }];
+    }
+    return [];
+  });
+}
+
 function load(
-  components: readonly { product: ShelfHerbicide; ratePerAcre: number }[],
+  components: readonly Component[],
   gallons: number,
   carrierGalPer1000: number,
 ): MixLoad {
@@ -109,8 +137,7 @@ function load(
   if (adjuvants.has('methylated-seed-oil')) adjuvants.delete('non-ionic');
 
   const lines: { rank: number; pour: Pour }[] = components.map(({ product, ratePerAcre }) => {
-    const ratePer1000 = toPer1000(perAcre(ratePerAcre));
-    const unit = product.unit as 'oz' | 'fl-oz' | 'lb';
+    const { ratePer1000, unit } = dosed({ product, ratePerAcre });
     return {
       rank: fillingOrder.indexOf(product.form as (typeof fillingOrder)[number]),
       pour: {
@@ -158,18 +185,47 @@ const largest = (values: (number | null)[]): number | null => {
  */
 export function mixCard(input: MixInput, shelf: Shelf): MixCard {
   const components = mixComponents(input.products, shelf);
-  const neededGallons = (input.areaFt2 / 1000) * input.carrierGalPer1000;
-  const least = Math.min(measuring.leastBatchGallons, input.tankGal);
-  const totalGallons = Math.max(neededGallons, least);
-  const loads = tankLoads(totalGallons, input.tankGal);
+  const wet = components.filter(({ product }) => product.form !== 'granule');
+  const dry = components.filter(({ product }) => product.form === 'granule');
+  const { smallestGallons, ...batch } = batchOf(wet.map(dosed), input);
+  const refused = labelRefusals([
+    ...input.products.flatMap(({ herbicide, ratePerAcre }) => {
+      const product = shelf.herbicide(herbicide);
+      return product ? [{ product, ratePerAcre }] : [];
+    }),
+    ...components,
+  ]);
+  if (smallestGallons !== null) {
+    refused.push({
+      rule: 'batch-too-small',
+      gallons: smallestGallons,
+      coversFt2: (smallestGallons / input.carrierGalPer1000) * 1000,
+    });
+  }
+  const { loads } = batch;
+  const isPoured = wet.length > 0 && refused.length === 0;
   const products = components.map(({ product }) => product);
   const inches = products.map(({ water }) => water.waterInInches).filter((w) => w !== null);
   return {
-    loads,
-    neededGallons: neededGallons < least ? neededGallons : null,
-    full: loads.fullLoads > 0 ? load(components, loads.gallonsEach, input.carrierGalPer1000) : null,
+    ...batch,
+    refused: [...new Map(refused.map((refusal) => [JSON.stringify(refusal), refusal])).values()],
+    full:
+      isPoured && loads.fullLoads > 0
+        ? load(wet, loads.gallonsEach, input.carrierGalPer1000)
+        : null,
     last:
-      loads.lastGallons > 0 ? load(components, loads.lastGallons, input.carrierGalPer1000) : null,
+      isPoured && loads.lastGallons > 0
+        ? load(wet, loads.lastGallons, input.carrierGalPer1000)
+        : null,
+    spread:
+      refused.length > 0
+        ? []
+        : dry.map(({ product, ratePerAcre }) => ({
+            herbicide: product.slug,
+            lbPer1000: toPer1000(perAcre(ratePerAcre)),
+            totalLb: (toPer1000(perAcre(ratePerAcre)) * input.areaFt2) / 1000,
+          })),
+    kills: products.some(({ selective }) => !selective),
     cautions: {
       signalWord: products.reduce<Herbicide['signalWord']>(
         (worst, { signalWord }) =>
@@ -203,7 +259,7 @@ export function carrierVolume(
   const { pre, post, contact } = applicationRules.carrierGalPer1000;
   if (mode === 'pre') return pre;
   const isContact = mixComponents(products, shelf).some(({ product }) =>
-    ['diquat', 'carfentrazone', 'iron-hedta', 'bentazon'].includes(product.slug),
+    (applicationRules.contactProducts as readonly string[]).includes(product.slug),
   );
   return isContact ? contact : post;
 }

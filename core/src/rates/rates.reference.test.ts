@@ -78,9 +78,11 @@ describe('amounts as the tool shows them', () => {
     expect(measuredAmount(0.0827, 'fl-oz')).toMatchObject({ unit: 'mL', value: 2 });
     expect(measuredAmount(9.4, 'fl-oz')).toMatchObject({ unit: 'fl-oz', value: 9.4 });
   });
-  it('never shows nothing for something', () => {
-    expect(measuredAmount(0.002, 'oz').value).toBeGreaterThan(0);
-    expect(measuredAmount(0.005, 'fl-oz').value).toBeGreaterThan(0);
+  it('shows nothing under the first mark of its tool: a larger batch is mixed then', () => {
+    expect(measuredAmount(0.0035, 'oz').value).toBe(0);
+    expect(measuredAmount(0.0036, 'oz').value).toBe(0.1);
+    expect(measuredAmount(0.0169, 'fl-oz').value).toBe(0);
+    expect(measuredAmount(0.017, 'fl-oz').value).toBe(0.5);
   });
   it('will not measure a recipe as a dose', () => {
     expect(() => measuredAmount(1, 'dose')).toThrow(RangeError);

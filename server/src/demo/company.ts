@@ -523,6 +523,8 @@ function fallFeeding(
     calibratedMph: null,
     paceMph: null,
     bloom: null,
+    kill: false,
+    moment: null,
     weather: { airF: 63, windMph: 5, windFrom: 'W', sky: 'part-cloudy' },
     applicatorKind: 'member',
     applicatorId: demoId(1, 1),

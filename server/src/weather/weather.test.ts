@@ -1,4 +1,4 @@
-import { addDays, weatherBundleSchema } from '@alfombra/core';
+import { addDays, localDate, weatherBundleSchema } from '@alfombra/core';
 import { randomUUID } from 'node:crypto';
 import { lawnBody, signedInCompany, testServer, type TestServer } from '../../test/testServer';
 import { standInStations } from '../standins/weatherStation';
@@ -43,7 +43,7 @@ it('puts imported days in place of made-up ones, for that company only', async (
 it('takes the latest twenty whole years of its own for its past', async () => {
   const { agent, weather } = await lawn();
   const rows = ['date,tmax_f,tmin_f,rain_in'];
-  for (let date = '1990-01-01'; date < '2013-01-01'; date = addDays(date, 1)) {
+  for (let date = localDate('1990-01-01'); date < '2013-01-01'; date = addDays(date, 1)) {
     // A year counts from 350 of its days on: 2005 has one too few, 2006 just enough.
     const month = date.slice(5);
     if (date < '2006' && date > '2005' && month > '12-15') continue;

@@ -110,6 +110,7 @@ export function FreeMixScreen() {
         <View className="gap-4 lg:flex-1">
           {rate && area && carrier && tank ? (
             <MixCardView
+              areaFt2={area}
               card={mixCard(
                 {
                   products: [{ herbicide: slug, ratePerAcre: rate }],

@@ -1,7 +1,8 @@
-import { applicationsOf, daysBetween, hoursOf, zoneArea, type Step } from '@alfombra/core';
+import { applicationsOf, daysBetween, hoursOf, type Step } from '@alfombra/core';
 import {
   atKerb,
-  lowPhosphorus,
+  judgeContext,
+  momentOf,
   type HourVerdict,
   type KerbHour,
   type KerbVerdict,
@@ -72,29 +73,25 @@ export function KerbCard({
     );
   }, [weather, company.today]);
   if (!zone || !application) return null;
-  const soil = view.soil[zone.id];
-  const soilF = soil?.meanF[soil.measuredDays - 1] ?? null;
   const windMph = typedNumber(wind);
-  const lowP = lowPhosphorus(samples, zone.id, company.today);
+  const context = judgeContext(
+    lawn,
+    { zoneId: zone.id, date: company.today },
+    {
+      others: records,
+      policy: company.policy,
+      samples,
+      moment: momentOf(company.today, weather, view.soil[zone.id]),
+    },
+  );
+  if (!context) return null;
   const answer = atKerb(
     {
       ...application,
       ...('cause' in step ? { targets: [step.cause] } : {}),
       ...('control' in step ? { targets: step.control.map(({ weed }) => weed) } : {}),
     },
-    {
-      stand: zone.stand,
-      desired: zone.desired,
-      zoneFt2: zoneArea(zone),
-      others: records.filter(({ zoneId }) => zoneId === zone.id),
-      ...(soilF === null ? {} : { soilF }),
-      irrigated: zone.site.irrigated === true,
-      certified: company.policy.certified,
-      confirmedLabels: company.policy.confirmedLabels,
-      ordinance: company.policy.ordinance,
-      labels: company.policy.labels,
-      ...(lowP === undefined ? {} : { lowPhosphorus: lowP }),
-    },
+    context,
     hours,
     hourNow,
     { ...seen, ...(windMph !== null && windMph >= 0 ? { windMph } : {}) },

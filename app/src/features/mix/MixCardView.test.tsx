@@ -21,7 +21,7 @@ function show(input: Partial<MixInput> = {}, shelf: Shelf = LIBRARY) {
     },
     shelf,
   );
-  render(<MixCardView card={card} />);
+  render(<MixCardView card={card} areaFt2={input.areaFt2 ?? 10_000} />);
   return card;
 }
 /** The lines of the card as they are read, top to bottom. */
@@ -59,6 +59,54 @@ it('says when more is mixed than the job takes', () => {
   show({ areaFt2: 400 });
   expect(screen.queryByText('Rinse the measure into the tank. Nothing left over.')).toBeNull();
   expect(screen.getByTestId('loads').textContent).toBe('1 load of 1 gal');
+});
+
+it('names what stays over, and where it may go', () => {
+  show({ areaFt2: 400 });
+  screen.getByText(/0\.6 gal stay over, enough for 600 ft²: today, on other turf/);
+});
+
+it('mixes more where so little cannot be measured truly: 0.88 mL of 1.3 fl oz an acre', () => {
+  const card = show({
+    products: [{ herbicide: 'topramezone', ratePerAcre: 1.3 }],
+    areaFt2: 1_000,
+  });
+  expect(card.largerFor).toBe('measuring');
+  screen.getByText(/cannot be measured within 5 %/);
+});
+
+it('gives no card for what is over its label or not for home lawns, and says why', () => {
+  show({ products: [{ herbicide: 'quinclorac', ratePerAcre: 160 }] });
+  screen.getByText('quinclorac: 160 oz an acre is over the label’s 16');
+  show({ products: [{ herbicide: 'msma', ratePerAcre: 32 }] });
+  screen.getByText(/not for home lawns/);
+  expect(screen.queryByTestId('mix-card')).toBeNull();
+});
+
+it('shows the amounts of a total killer once somebody says that it is meant', () => {
+  show({ products: [{ herbicide: 'glyphosate', ratePerAcre: 64 }] });
+  expect(screen.queryByTestId('mix-card')).toBeNull();
+  fireEvent.click(screen.getByRole('button', { name: 'It is meant: show the amounts' }));
+  screen.getByTestId('mix-card');
+});
+
+it('keeps granules out of the tank', () => {
+  show({ products: [{ herbicide: 'corn-gluten-meal', ratePerAcre: 871 }], areaFt2: 1000 });
+  expect(screen.queryByTestId('mix-card')).toBeNull();
+  screen.getByTestId('spread-card');
+});
+
+it('says the same care on every card', () => {
+  show();
+  for (const words of [
+    /^Drift: /,
+    /^The hose/,
+    /^Rinse empty/,
+    /^Tell the customer/,
+    /^Leftovers/,
+  ]) {
+    screen.getByText(words);
+  }
 });
 
 it('takes a recipe apart: nobody measures a dose', () => {

@@ -1,9 +1,14 @@
-import type { MeasuredAmount, MixCard, MixLoad, Pour } from '@alfombra/core';
+import type { MeasuredAmount, MixCard, MixLoad, MixRefusal, Pour } from '@alfombra/core';
 import type { TFunction } from 'i18next';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { Card, number, Segmented, Words } from '@/ui';
+import { Button, Card, number, rate, Segmented, Words } from '@/ui';
+import { CautionBlock } from './CautionBlock';
+import { SpreadCardView } from './SpreadCardView';
+
+/** Bag that a granular herbicide comes in, lb. */
+const BAG_LB = 40;
 
 interface Line {
   key: string;
@@ -56,7 +61,25 @@ function lineOf(t: TFunction, pour: Pour): Line {
   }
 }
 
-function Pours({ load, leftOver }: { load: MixLoad; leftOver: boolean }) {
+function refusalWords(t: TFunction, refusal: MixRefusal): string {
+  if (refusal.rule === 'batch-too-small') {
+    return t('mix.refused.batch-too-small', {
+      gallons: number(refusal.gallons, 2),
+      area: number(refusal.coversFt2),
+    });
+  }
+  const name = t(`herbicide.${refusal.herbicide}`);
+  return refusal.rule === 'not-for-home-lawns'
+    ? t('mix.refused.not-for-home-lawns', { name })
+    : t('mix.refused.rate-over-label', {
+        name,
+        rate: number(refusal.rate, 3),
+        max: number(refusal.max, 3),
+        unit: t(`unit.${refusal.unit}`),
+      });
+}
+
+function Pours({ load, leftOver }: { load: MixLoad; leftOver: MixCard['leftOver'] }) {
   const { t } = useTranslation();
   const lines = load.pours.map((pour) => lineOf(t, pour));
   return (
@@ -85,7 +108,14 @@ function Pours({ load, leftOver }: { load: MixLoad; leftOver: boolean }) {
         </View>
       ))}
       <View className="border-t-[3px] border-ink bg-panel px-4 py-3">
-        <Words weight="bold">{t(leftOver ? 'mix.rinseLeftOver' : 'mix.rinse')}</Words>
+        <Words weight="bold">
+          {leftOver
+            ? t('mix.rinseLeftOver', {
+                gallons: number(leftOver.gallons, 2),
+                area: number(leftOver.coversFt2),
+              })
+            : t('mix.rinse')}
+        </Words>
         <Words size="note" tone="second">
           {t('mix.covers', { area: number(load.coversFt2) })}
         </Words>
@@ -95,11 +125,11 @@ function Pours({ load, leftOver }: { load: MixLoad; leftOver: boolean }) {
 }
 
 /** The card read at the tank: loads, one line a pour in the order of filling, cautions. */
-export function MixCardView({ card }: { card: MixCard }) {
+export function MixCardView({ card, areaFt2 }: { card: MixCard; areaFt2: number }) {
   const { t } = useTranslation();
   const [which, setWhich] = useState<'full' | 'last'>('full');
+  const [meant, setMeant] = useState(false);
   const shown = which === 'full' ? (card.full ?? card.last) : (card.last ?? card.full);
-  const pours = shown ? <Pours load={shown} leftOver={card.neededGallons !== null} /> : null;
   const { loads, cautions } = card;
   const summary =
     loads.fullLoads > 0
@@ -111,29 +141,68 @@ export function MixCardView({ card }: { card: MixCard }) {
         ]
       : [t('mix.loads', { count: 1, gallons: number(loads.lastGallons, 2) })];
   const inches = cautions.waterInInches;
-  const lines = [
-    t('mix.label'),
-    cautions.restrictedUse ? t('mix.restricted') : null,
-    t('mix.signal', { word: t(`mix.word.${cautions.signalWord}`) }),
-    cautions.ppe.length > 0
-      ? t('mix.ppe', { list: cautions.ppe.map((item) => t(`mix.ppeItem.${item}`)).join(', ') })
-      : null,
-    t('mix.drift'),
-    (cautions.keepDryHours ?? cautions.rainfastHours)
-      ? t('mix.dry', { hours: cautions.keepDryHours ?? cautions.rainfastHours })
-      : null,
-    inches && cautions.waterInWithinDays
-      ? t('mix.waterIn', {
-          inches: inches[0] === inches[1] ? inches[0] : inches.join('–'),
-          count: cautions.waterInWithinDays,
-        })
-      : null,
-    cautions.reentryHours === null
-      ? t('mix.people')
-      : t('mix.reentry', { count: cautions.reentryHours }),
-    ...cautions.siteBans.map((where) => t('mix.siteBans', { where })),
-    cautions.cleanTank ? t('mix.clean') : null,
-  ].filter((line): line is string => line !== null);
+  const careOf = {
+    reentryHours: cautions.reentryHours,
+    product: [
+      cautions.restrictedUse ? t('mix.restricted') : null,
+      t('mix.signal', { word: t(`mix.word.${cautions.signalWord}`) }),
+      cautions.ppe.length > 0
+        ? t('mix.ppe', { list: cautions.ppe.map((item) => t(`mix.ppeItem.${item}`)).join(', ') })
+        : null,
+      (cautions.keepDryHours ?? cautions.rainfastHours)
+        ? t('mix.dry', { hours: cautions.keepDryHours ?? cautions.rainfastHours })
+        : null,
+      inches && cautions.waterInWithinDays
+        ? t('mix.waterIn', {
+            inches: inches[0] === inches[1] ? inches[0] : inches.join('–'),
+            count: cautions.waterInWithinDays,
+          })
+        : null,
+      ...cautions.siteBans.map((where) => t('mix.siteBans', { where })),
+      cautions.cleanTank ? t('mix.clean') : null,
+    ],
+  };
+  const care = <CautionBlock handling="spray" {...careOf} />;
+  if (card.refused.length > 0) {
+    return (
+      <>
+        <Card tone="stop" testID="mix-refused">
+          <Words weight="bold">{t('mix.refusedTitle')}</Words>
+          {card.refused.map((refusal) => (
+            <Words key={JSON.stringify(refusal)}>{refusalWords(t, refusal)}</Words>
+          ))}
+        </Card>
+        {care}
+      </>
+    );
+  }
+  if (card.kills && !meant) {
+    return (
+      <>
+        <Card tone="stop" testID="mix-kills">
+          <Words weight="bold">{t('mix.kills')}</Words>
+          <Words>{t('mix.killsLead')}</Words>
+          <Button label={t('mix.killsMeant')} onPress={() => setMeant(true)} wide />
+        </Card>
+        {care}
+      </>
+    );
+  }
+  if (!shown) {
+    return card.spread.map(({ herbicide, lbPer1000 }) => (
+      <SpreadCardView
+        key={herbicide}
+        name={t(`herbicide.${herbicide}`)}
+        lbPer1000={lbPer1000}
+        areaFt2={areaFt2}
+        bagLb={BAG_LB}
+        handling="granules"
+        wateredIn={inches !== null}
+        {...careOf}
+      />
+    ));
+  }
+  const pours = <Pours load={shown} leftOver={card.leftOver} />;
   return (
     <>
       <View>
@@ -142,7 +211,9 @@ export function MixCardView({ card }: { card: MixCard }) {
         </Words>
         {card.neededGallons !== null ? (
           <Words size="note" tone="second">
-            {t('mix.leastBatch', { gallons: number(card.neededGallons, 2) })}
+            {t(card.largerFor === 'measuring' ? 'mix.measureBatch' : 'mix.leastBatch', {
+              gallons: number(card.neededGallons, 2),
+            })}
           </Words>
         ) : null}
         {loads.equalized ? (
@@ -165,12 +236,18 @@ export function MixCardView({ card }: { card: MixCard }) {
       ) : (
         pours
       )}
-      <Card tone="caution">
-        <Words weight="bold">{t('mix.cautions')}</Words>
-        {lines.map((line) => (
-          <Words key={line}>{line}</Words>
-        ))}
-      </Card>
+      {card.spread.map(({ herbicide, totalLb, lbPer1000 }) => (
+        <Card key={herbicide} tone="panel" testID="spread-apart">
+          <Words weight="bold">
+            {t('mix.spreadApart', {
+              name: t(`herbicide.${herbicide}`),
+              total: number(totalLb, 1),
+              rate: rate(lbPer1000),
+            })}
+          </Words>
+        </Card>
+      ))}
+      {care}
     </>
   );
 }

@@ -1,8 +1,9 @@
-import { measuredAmount, tankLoads, type ProtectStep, THOUSANDS_PER_ACRE } from '@alfombra/core';
+import { batchOf, measuredAmount, type ProtectStep, THOUSANDS_PER_ACRE } from '@alfombra/core';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { useProducts } from '@/features/shelf/useProducts';
-import { Card, number, NumberField, type NumberText, rate, typedNumber, Words } from '@/ui';
+import { Card, Failed, number, NumberField, type NumberText, rate, typedNumber, Words } from '@/ui';
+import { CautionBlock } from './CautionBlock';
 import { SpreadCardView } from './SpreadCardView';
 
 /** Bag that a granular insecticide comes in, lb. */
@@ -21,17 +22,19 @@ export function ProtectCard({
   const { t } = useTranslation();
   const product = useProducts().treatment(step.treatment);
   const name = t(`treatment.${step.treatment}`);
-  const caution = [
-    t(`protectCard.signal.${product?.signalWord ?? 'caution'}`),
-    (product?.beeHazard ?? 0) >= 2 ? t('protectCard.bees') : null,
-    (product?.waterInIn ?? 0) > 0
-      ? t('protectCard.waterIn', { inches: number(product?.waterInIn ?? 0, 2) })
-      : t('protectCard.keepDry'),
-    product?.own?.reentryHours ? t('mix.reentry', { count: product.own.reentryHours }) : null,
-    product?.own?.siteBans ? t('mix.siteBans', { where: product.own.siteBans }) : null,
-  ]
-    .filter(Boolean)
-    .join(' ');
+  const wateredIn = (product?.waterInIn ?? 0) > 0;
+  const care = {
+    reentryHours: product?.own?.reentryHours ?? null,
+    wateredIn,
+    product: [
+      t(`protectCard.signal.${product?.signalWord ?? 'caution'}`),
+      (product?.beeHazard ?? 0) >= 2 ? t('protectCard.bees') : null,
+      wateredIn
+        ? t('protectCard.waterIn', { inches: number(product?.waterInIn ?? 0, 2) })
+        : t('protectCard.keepDry'),
+      product?.own?.siteBans ? t('mix.siteBans', { where: product.own.siteBans }) : null,
+    ],
+  };
   if (step.granular) {
     return (
       <SpreadCardView
@@ -39,15 +42,24 @@ export function ProtectCard({
         lbPer1000={step.ratePerAcre / THOUSANDS_PER_ACRE}
         areaFt2={step.areaFt2}
         bagLb={BAG_LB}
-        caution={caution}
+        handling="granules"
+        {...care}
       />
     );
   }
   const tank = typedNumber(tankGal);
   const carrier = step.carrierGalPer1000 ?? 2;
   const total = (step.areaFt2 / 1000) * carrier;
-  const loads = tank && tank > 0 ? tankLoads(total, tank) : null;
   const perGallon = step.total / total;
+  const dose =
+    step.unit === 'million'
+      ? []
+      : [{ ratePer1000: (step.total / step.areaFt2) * 1000, unit: step.unit }];
+  const batch =
+    tank && tank > 0
+      ? batchOf(dose, { areaFt2: step.areaFt2, carrierGalPer1000: carrier, tankGal: tank })
+      : null;
+  const loads = batch && batch.smallestGallons === null ? batch.loads : null;
   const pour = (gallons: number) => {
     const amount = perGallon * gallons;
     if (step.unit === 'million') return `${number(amount, 1)} ${t('unit.million')}`;
@@ -69,9 +81,25 @@ export function ProtectCard({
         unit={t('mix.gal')}
         value={tankGal}
         onChange={onTank}
-        error={loads ? undefined : t('mix.positive')}
+        error={batch ? undefined : t('mix.positive')}
         testID="tank"
       />
+      {batch && batch.smallestGallons !== null ? (
+        <Failed
+          message={t('mix.refused.batch-too-small', {
+            gallons: number(batch.smallestGallons, 2),
+            area: number((batch.smallestGallons / carrier) * 1000),
+          })}
+        />
+      ) : null}
+      {batch?.leftOver ? (
+        <Words weight="semi">
+          {t('mix.rinseLeftOver', {
+            gallons: number(batch.leftOver.gallons, 2),
+            area: number(batch.leftOver.coversFt2),
+          })}
+        </Words>
+      ) : null}
       <View className="overflow-hidden rounded-3xl border-[3px] border-ink" testID="protect-card">
         {rows.map((row, index) => (
           <View
@@ -93,11 +121,7 @@ export function ProtectCard({
       <Card tone="panel">
         <Words>{t('protectCard.order')}</Words>
       </Card>
-      <Card tone="caution">
-        <Words weight="bold">{t('mix.cautions')}</Words>
-        <Words>{t('mix.label')}</Words>
-        <Words>{caution}</Words>
-      </Card>
+      <CautionBlock handling="spray" {...care} />
     </>
   );
 }

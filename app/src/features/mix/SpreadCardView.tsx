@@ -1,7 +1,9 @@
 import { granuleJob } from '@alfombra/core';
+import type { ComponentProps } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { Card, number, rate, Words } from '@/ui';
+import { CautionBlock } from './CautionBlock';
 
 /** The card read at the spreader: bags, pounds, half in each of two passes. */
 export function SpreadCardView({
@@ -9,14 +11,13 @@ export function SpreadCardView({
   lbPer1000,
   areaFt2,
   bagLb,
-  caution,
+  ...care
 }: {
   name: string;
   lbPer1000: number;
   areaFt2: number;
   bagLb: number;
-  caution: string;
-}) {
+} & ComponentProps<typeof CautionBlock>) {
   const { t } = useTranslation();
   const job = granuleJob(lbPer1000, areaFt2, bagLb);
   const rows = [
@@ -64,12 +65,7 @@ export function SpreadCardView({
       <Card tone="panel">
         <Words>{t('mix.passNote')}</Words>
       </Card>
-      <Card tone="caution">
-        <Words weight="bold">{t('mix.cautions')}</Words>
-        <Words>{t('mix.label')}</Words>
-        <Words>{caution}</Words>
-        <Words>{t('mix.sweep')}</Words>
-      </Card>
+      <CautionBlock {...care} />
     </>
   );
 }

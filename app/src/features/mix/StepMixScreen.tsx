@@ -92,6 +92,7 @@ export function StepMixScreen({ lawnId, stepId }: { lawnId: string; stepId: stri
           />
           {goodTank ? (
             <MixCardView
+              areaFt2={step.areaFt2}
               card={mixCard(
                 {
                   products: step.products,
@@ -117,7 +118,9 @@ export function StepMixScreen({ lawnId, stepId }: { lawnId: string; stepId: stri
           lbPer1000={step.productLbPer1000}
           areaFt2={step.areaFt2}
           bagLb={shelf.fertilizer(step.fertilizer)?.bagLb ?? SEED_BAG_LB}
-          caution={t('mix.feedCaution')}
+          handling="granules"
+          wateredIn
+          product={[t('mix.feedCaution')]}
         />
       ) : (
         <SpreadCardView
@@ -125,7 +128,8 @@ export function StepMixScreen({ lawnId, stepId }: { lawnId: string; stepId: stri
           lbPer1000={step.ratePer1000}
           areaFt2={step.areaFt2}
           bagLb={SEED_BAG_LB}
-          caution={t('mix.seedCaution')}
+          handling="seed"
+          product={[t('mix.seedCaution')]}
         />
       )}
     </Screen>

@@ -129,6 +129,24 @@ export function WeatherCard({ control }: OfRecord) {
 }
 
 /** How a spray was walked, and what bloomed. */
+/** A product that spares nothing is meant, or it is not kept. */
+export function KillCard({ control }: OfRecord) {
+  const { t } = useTranslation();
+  return (
+    <Card tone="stop">
+      <Title>{t('record.killTitle')}</Title>
+      <Words>{t('record.killLead')}</Words>
+      <FormChoices
+        control={control}
+        name="kill"
+        label={t('record.kill')}
+        options={['yes'] as const}
+        nameOf={() => t('record.killMeant')}
+      />
+    </Card>
+  );
+}
+
 export function PaceCard({ control }: OfRecord) {
   const { t } = useTranslation();
   return (

@@ -1,5 +1,5 @@
-import { zoneArea, type ApplicationRecord, type User } from '@alfombra/core';
-import { checkApplication, lowPhosphorus } from '@alfombra/core/judging';
+import type { ApplicationRecord, LocalDate, User } from '@alfombra/core';
+import { judgeRecord, momentOf } from '@alfombra/core/judging';
 import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
@@ -12,10 +12,10 @@ import { keptFrom } from '@/state/draftStore';
 import { DraftNote } from '@/features/drafts/DraftNote';
 import { useDraftForm } from '@/state/useDraftForm';
 import { Button, Failed, Screen, Title } from '@/ui';
-import type { SeasonQuestion } from '@/workers/seasonView';
+import type { SeasonQuestion, SeasonView } from '@/workers/seasonView';
 import { Findings } from './Findings';
-import { recordKey, type Job } from './job';
-import { AmountsCard, PaceCard, WeatherCard, WhenCard, WhoCard } from './RecordCards';
+import { killsTurf, recordKey, type Job } from './job';
+import { AmountsCard, KillCard, PaceCard, WeatherCard, WhenCard, WhoCard } from './RecordCards';
 import {
   judgedDraft,
   recordDraft,
@@ -28,12 +28,14 @@ import {
 /** What was really put down, by whom and in what weather; filled in as planned. */
 export function RecordForm({
   question,
+  view,
   job,
   applicator,
   onKept,
   onDiscarded,
 }: {
   question: SeasonQuestion;
+  view: SeasonView;
   job: Job;
   applicator: User;
   onKept: (record: ApplicationRecord) => void;
@@ -61,7 +63,12 @@ export function RecordForm({
     };
   });
   // What it is judged by is of today, however long ago it was begun: the last day allowed, who has a license.
-  const now = { ...source, today: company.today, members: company.members };
+  const now = {
+    ...source,
+    today: company.today,
+    members: company.members,
+    momentOn: (date: LocalDate) => momentOf(date, weather, view.soil[job.zoneId]),
+  };
   const { form, unsaved, done, discard } = useDraftForm({
     key,
     source,
@@ -112,6 +119,7 @@ export function RecordForm({
       }
     >
       <AmountsCard control={control} job={job} />
+      {killsTurf(job) ? <KillCard control={control} /> : null}
       <WhenCard control={control} today={company.today} />
       <WeatherCard control={control} />
       {job.spray ? <PaceCard control={control} /> : null}
@@ -128,29 +136,14 @@ export function RecordForm({
 
 /** What the checker will say of the record as it stands. */
 function useVerdict(judged: Judged | null, question: SeasonQuestion, job: Job, recordId: string) {
-  const { lawn, company } = question;
+  const { lawn, company, records } = question;
   const samples = useSamples(lawn.id).data ?? [];
-  const zone = lawn.zones.find(({ id }) => id === job.zoneId);
-  if (!judged || !zone) return [];
-  const lowP = lowPhosphorus(samples, zone.id, company.today);
-  return checkApplication(
-    { ...judged, id: recordId, zoneId: zone.id },
-    {
-      stand: zone.stand,
-      desired: zone.desired,
-      zoneFt2: zoneArea(zone),
-      others: question.records.filter(({ zoneId }) => zoneId === zone.id),
-      airHighF: judged.airF,
-      windMph: judged.windMph,
-      irrigated: zone.site.irrigated === true,
-      certified: company.policy.certified,
-      confirmedLabels: company.policy.confirmedLabels,
-      ordinance: company.policy.ordinance,
-      labels: company.policy.labels,
-      ...(lowP === undefined ? {} : { lowPhosphorus: lowP }),
-      ...(judged.bloom === null ? {} : { bloom: judged.bloom }),
-      ...(judged.paceMph === null ? {} : { paceMph: judged.paceMph }),
-      ...(judged.calibratedMph === null ? {} : { calibratedMph: judged.calibratedMph }),
-    },
+  if (!judged) return [];
+  return judgeRecord(
+    { ...judged, id: recordId, zoneId: job.zoneId },
+    lawn,
+    records,
+    company.policy,
+    samples,
   );
 }

@@ -76,6 +76,7 @@ export function RecordScreen({ lawnId, stepId }: { lawnId: string; stepId: strin
   return (
     <RecordForm
       question={question}
+      view={view}
       job={job}
       applicator={session}
       onKept={(record) => {

@@ -1,4 +1,4 @@
-import type { Material } from '@alfombra/core';
+import { LIBRARY, type Material } from '@alfombra/core';
 
 /** Under which a record of the job is kept while it is typed in. */
 export const recordKey = ({ key }: Pick<Job, 'key'>): string => `record:${key}`;
@@ -20,3 +20,9 @@ export interface Job {
   spray: boolean;
   carrierGal: number | null;
 }
+
+/** Whether the turf dies with the weeds: asked for once more before it is kept. */
+export const killsTurf = ({ materials }: Pick<Job, 'materials'>): boolean =>
+  materials.some(
+    ({ kind, slug }) => kind === 'herbicide' && LIBRARY.herbicide(slug)?.selective === false,
+  );

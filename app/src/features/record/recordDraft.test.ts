@@ -33,6 +33,7 @@ const source = (spray = true) => ({
     spray,
     carrierGal: spray ? 3 : null,
   },
+  momentOn: () => ({ airHighF: 82, soilF: 64 }),
 });
 type Typed = Partial<Record<keyof RecordDraft, string | string[]>>;
 const draft = (fields: Typed = {}, spray = true) =>
@@ -104,7 +105,28 @@ it.each([
 it('lets the checker speak before the times are in, and not on a bad amount', () => {
   const judged = (fields: Typed) => judgedDraft(draft(fields), source());
   expect(judged({ amounts: ['0'] })).toBeNull();
-  expect(judged({ start: '', end: '' })).toMatchObject({ areaFt2: 3000.4, airF: 72 });
+  expect(judged({ start: '', end: '' })).toMatchObject({
+    areaFt2: 3000.4,
+    weather: { airF: 72 },
+    moment: { airHighF: 82, soilF: 64 },
+  });
+});
+
+it('keeps no total killer until somebody says once more that it is meant', () => {
+  const given = {
+    ...source(),
+    job: {
+      ...source().job,
+      materials: [
+        { kind: 'herbicide' as const, slug: 'glyphosate', amount: 4, unit: 'fl-oz' as const },
+      ],
+    },
+  };
+  const read = (kill: '' | 'yes') =>
+    recordFormSchema(given).safeParse({ ...draft(), amounts: ['4'], kill });
+  expect(read('').error?.issues).toMatchObject([{ path: ['kill'], message: 'record.killUnsure' }]);
+  const meant = read('yes');
+  expect(meant.success && recordOf(meant.data, given)).toMatchObject({ kill: true });
 });
 
 it('asks no water of a spreader', () => {

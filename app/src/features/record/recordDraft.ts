@@ -1,12 +1,15 @@
 import {
   isLocalDate,
+  localDate,
   type ApplicationRecordBody,
   type Company,
-  type Material,
+  type LocalDate,
+  type Moment,
 } from '@alfombra/core';
+import type { JudgedRecord } from '@alfombra/core/judging';
 import { z } from 'zod';
 import { figure, figureOrNone, numberText, type NumberText } from '@/ui';
-import type { Job } from './job';
+import { killsTurf, type Job } from './job';
 
 export const WINDS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW', 'calm'] as const;
 export const SKIES = ['clear', 'part-cloudy', 'overcast', 'rain'] as const;
@@ -45,7 +48,11 @@ const planned = (value: number | null, digits: number, fault: string) => {
 };
 
 /** What a record is judged by, of the day on which it is saved. */
-export type RecordGiven = Pick<RecordSource, 'job' | 'today' | 'lawnId'> & Pick<Company, 'members'>;
+export type RecordGiven = Pick<RecordSource, 'job' | 'today' | 'lawnId'> &
+  Pick<Company, 'members'> & {
+    /** What weather and soil were like on a day. */
+    momentOn: (date: LocalDate) => Moment;
+  };
 
 const fieldsOf = ({ job, today }: Pick<RecordSource, 'job' | 'today'>) => ({
   area: planned(job.areaFt2, 0, 'record.number'),
@@ -79,6 +86,8 @@ const fieldsOf = ({ job, today }: Pick<RecordSource, 'job' | 'today'>) => ({
   pace: figureOrNone('record.badPace', PACE),
   /** Flowers open; empty: not looked at. */
   bloom: z.enum(['yes', 'no', '']).transform((bloom) => (bloom === '' ? null : bloom === 'yes')),
+  /** Meant to kill all that grows there; asked where a product of the job does. */
+  kill: z.enum(['yes', '']).transform((kill) => kill === 'yes'),
 });
 type Fields = ReturnType<typeof fieldsOf>;
 export type RecordDraft = z.input<z.ZodObject<Fields>>;
@@ -94,6 +103,10 @@ export const recordFormSchema = (source: Pick<RecordGiven, 'job' | 'today' | 'me
     .refine(({ who }) => STRANGERS.some((one) => one === who) || licensed(who, source), {
       path: ['who'],
       error: 'record.unlicensed',
+    })
+    .refine(({ kill }) => kill || !killsTurf(source.job), {
+      path: ['kill'],
+      error: 'record.killUnsure',
     })
     .refine(({ start, end }) => end >= start, {
       path: ['end'],
@@ -123,52 +136,44 @@ export const recordDraft = ({
   calibrated: '',
   pace: '',
   bloom: '',
+  kill: '',
 });
 
 /** The part of a record that the checker judges, as soon as it can be read. */
-export interface Judged {
-  areaFt2: number;
-  date: string;
-  materials: Material[];
-  airF: number;
-  windMph: number;
-  targets: string[];
-  calibratedMph: number | null;
-  paceMph: number | null;
-  bloom: boolean | null;
-}
+export type Judged = Omit<JudgedRecord, 'id' | 'zoneId'>;
 
 const judgedOf = (
   read: Pick<
     RecordRead,
-    'area' | 'amounts' | 'date' | 'air' | 'wind' | 'calibrated' | 'pace' | 'bloom'
+    'area' | 'amounts' | 'date' | 'air' | 'wind' | 'calibrated' | 'pace' | 'bloom' | 'kill'
   >,
-  { materials, targets }: Job,
+  { job: { materials, targets }, momentOn }: Pick<RecordGiven, 'job' | 'momentOn'>,
 ): Judged => ({
   areaFt2: read.area,
-  date: read.date,
+  date: localDate(read.date),
   materials: materials.map((material, index) => ({
     ...material,
     amount: read.amounts[index] as number,
   })),
-  airF: read.air,
-  windMph: read.wind,
+  weather: { airF: read.air, windMph: read.wind },
   targets,
   calibratedMph: read.calibrated,
   paceMph: read.pace,
   bloom: read.bloom,
+  kill: read.kill,
+  moment: momentOn(localDate(read.date)),
 });
 
 /** What can be judged while the rest is still being typed; `null` when a part of it is bad. */
 export function judgedDraft(
   draft: RecordDraft,
-  source: Pick<RecordSource, 'job' | 'today'>,
+  source: Pick<RecordGiven, 'job' | 'today' | 'momentOn'>,
 ): Judged | null {
-  const { area, amounts, date, air, wind, calibrated, pace, bloom } = fieldsOf(source);
+  const { area, amounts, date, air, wind, calibrated, pace, bloom, kill } = fieldsOf(source);
   const read = z
-    .object({ area, amounts, date, air, wind, calibrated, pace, bloom })
+    .object({ area, amounts, date, air, wind, calibrated, pace, bloom, kill })
     .safeParse(draft);
-  return read.success ? judgedOf(read.data, source.job) : null;
+  return read.success ? judgedOf(read.data, source) : null;
 }
 
 /** Strangers whose work is noted here, too. */
@@ -195,19 +200,18 @@ function applicatorOf(
 /** The record that a form without faults becomes. */
 export function recordOf(
   read: RecordRead,
-  { job, lawnId, members }: Pick<RecordGiven, 'job' | 'lawnId' | 'members'>,
+  { job, lawnId, members, momentOn }: Omit<RecordGiven, 'today'>,
 ): ApplicationRecordBody {
-  const { airF, windMph, ...judged } = judgedOf(read, job);
+  const judged = judgedOf(read, { job, momentOn });
   return {
     ...judged,
     lawnId,
     zoneId: job.zoneId,
     stepId: job.stepId,
-    date: judged.date as ApplicationRecordBody['date'],
     start: read.start,
     end: read.end,
     carrierGal: read.carrier,
-    weather: { airF, windMph, windFrom: read.windFrom, sky: read.sky },
+    weather: { ...judged.weather, windFrom: read.windFrom, sky: read.sky },
     ...applicatorOf(read, members),
     enteredBy: null,
     note: read.note,

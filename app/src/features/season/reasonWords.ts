@@ -6,6 +6,7 @@ import { fullDay, number } from '@/ui';
 const NAMED: Record<string, string> = {
   species: 'grass',
   component: 'herbicide',
+  other: 'herbicide',
   weed: 'weed',
   cause: 'cause',
   group: 'group',

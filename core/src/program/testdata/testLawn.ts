@@ -13,6 +13,7 @@ export function testZone(
     irrigated?: boolean | null;
     treeRoots?: boolean;
     sensitivePlants?: boolean;
+    newTurf?: boolean | null;
   } = {},
 ): Zone {
   const { width = 60, length = 50 } = fields;
@@ -33,6 +34,7 @@ export function testZone(
       irrigated: fields.irrigated ?? null,
       treeRoots: fields.treeRoots ?? false,
       sensitivePlants: fields.sensitivePlants ?? false,
+      newTurf: fields.newTurf ?? null,
     },
   });
 }

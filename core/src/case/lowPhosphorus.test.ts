@@ -1,4 +1,4 @@
-import { soilReportSchema } from './soilSample';
+import { soilReportSchema } from '../contract/soilSample';
 import { lowPhosphorus } from './lowPhosphorus';
 
 const report = (

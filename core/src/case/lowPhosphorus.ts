@@ -1,5 +1,5 @@
 import { addDays, localDate } from '../units';
-import type { SoilReport, SoilSampleBody } from './soilSample';
+import type { SoilReport, SoilSampleBody } from '../contract/soilSample';
 
 /**
  * Phosphorus below which a soil is low, ppm, by extractant (memory; laboratories draw the lines

@@ -1,0 +1,41 @@
+import { setbacks } from '../knowledge';
+import { shelfIn, type CheckContext, type Judged } from './checkContext';
+import { findingsBy, type CheckFinding } from './finding';
+
+/** Judges where it goes down: wells, open water, and who uses the lawn afterwards. */
+export function checkSite(application: Judged, context: CheckContext): CheckFinding[] {
+  const shelf = shelfIn(context);
+  const { wellFt, waterFt } = context;
+  return application.materials.flatMap(({ kind, slug }) => {
+    const herbicide = kind === 'herbicide' ? shelf.herbicide(slug) : undefined;
+    const treatment = kind === 'treatment' ? shelf.treatment(slug) : undefined;
+    const product = herbicide ?? treatment;
+    if (!product) return [];
+    return findingsBy(slug, (say) => {
+      const keep = (
+        rule: 'well' | 'open-water',
+        feet: number | null | undefined,
+        most: number | undefined,
+        word: number,
+      ) => {
+        if (feet === undefined) return;
+        if (most !== undefined && feet !== null && feet < most) {
+          say(rule, 'exceeds', { feet, min: most });
+        } else if (feet === null ? most !== undefined : feet < word) {
+          say(rule, 'caution', { min: most ?? word });
+        }
+      };
+      keep('well', wellFt, setbacks.well[slug], setbacks.wellWord);
+      keep(
+        'open-water',
+        waterFt,
+        treatment ? setbacks.water[treatment.group] : undefined,
+        setbacks.waterWord,
+      );
+      if (context.children === true || context.pets === true) {
+        const hours = product.own?.reentryHours ?? null;
+        say('reentry', 'caution', hours === null ? {} : { hours });
+      }
+    });
+  });
+}
