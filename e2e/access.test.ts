@@ -208,7 +208,8 @@ describe('with the keys alone', { concurrency: 1 }, () => {
       return `${at?.tagName.toLowerCase()}: ${(at?.getAttribute('aria-label') ?? (at as HTMLElement | null)?.innerText ?? '').replace(/\s+/g, ' ')}`;
     });
   /** A page that is still arriving brings the focus a moment after its address. */
-  const comesTo = (what: RegExp) => until(`a focus on ${what}`, async () => what.test(await focused()));
+  const comesTo = (what: RegExp) =>
+    until(`a focus on ${what}`, async () => what.test(await focused()));
   /** Tab until something is under the focus; never more than a page has. */
   async function tabTo(what: RegExp, most = 60): Promise<number> {
     for (let steps = 1; steps <= most; steps += 1) {

@@ -123,10 +123,13 @@ it('takes no step of its own when a sheet is closed: nothing comes under what is
 
 it('closes by the way back although the router writes between the step and its event', async () => {
   const closed = jest.fn();
-  const native = History.prototype.replaceState;
   const { unmount } = renderHook(() => useBackCloses(true, closed));
   // What Chromium does: the step is taken, and heard of some milliseconds later.
-  native.call(window.history, { id: 'page' }, '');
+  Reflect.apply(
+    Object.getOwnPropertyDescriptor(History.prototype, 'replaceState')!.value as () => void,
+    window.history,
+    [{ id: 'page' }, ''],
+  );
   window.history.replaceState({ id: 'page' }, '');
   expect(window.history.state).toEqual({ id: 'page' });
   window.dispatchEvent(new PopStateEvent('popstate', { state: window.history.state }));

@@ -1,6 +1,6 @@
 import { activeCaps } from '../knowledge';
 import type { ShelfHerbicide } from '../products';
-import { daysBetween, localDate } from '../units';
+import { localDate } from '../units';
 import { activeLoad } from './activeLoad';
 import {
   perAcreOf,

@@ -1,4 +1,4 @@
-import { applicationRules, fillingOrder, measuring, type Herbicide } from '../knowledge';
+import { applicationRules, fillingOrder, type Herbicide } from '../knowledge';
 import type { Shelf, ShelfHerbicide } from '../products';
 import { toPer1000, perAcre } from '../units';
 import { batchOf, type Batch, type Dosed } from './batch';
