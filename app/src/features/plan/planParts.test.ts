@@ -64,7 +64,7 @@ describe('amounts of a zone whose area is not sure', () => {
   it.each([
     [8.8, '8.8 fl oz for 6,000 ft²'],
     [0.05, '1 mL for 6,000 ft²'],
-    [0.002, '0.05 mL for 6,000 ft²'],
+    [0.002, 'Too little to measure for 6,000 ft²: mix the least batch of the mix card'],
     [0.0000576, 'Too little to measure for 6,000 ft²: mix the least batch of the mix card'],
   ])('%s fl oz in the unit of a tool that can hold it', (total, words) => {
     expect(amountWords(i18next.t, { ...line, total }, 6000)).toBe(words);
