@@ -1,6 +1,7 @@
 import {
   applicationRules,
   prodiamineSteps,
+  tankRules,
   weed as weedOf,
   type GrassSlug,
   type ToleranceCondition,
@@ -186,8 +187,11 @@ function screen(
     refuse('R11-vapour', { airHighF: question.airHighF, maxF: applicationRules.vapourAboveF });
   }
   if (product.restrictedUse && !question.certified) refuse('R13-restricted-use');
-  const light = worst.rating === 'caution' || question.airHighF > applicationRules.lightRateAboveF;
-  let chosen = chooseRate(product, question, light && question.mode === 'post');
+  // Turf that takes a product with caution gets the light rate of whatever goes on it; heat is about the leaf.
+  const light =
+    worst.rating === 'caution' ||
+    (question.mode === 'post' && question.airHighF > applicationRules.lightRateAboveF);
+  let chosen = chooseRate(product, question, light);
   const refusalsAt = (rate: number) =>
     question.usage ? question.usage.usage.refusals(product, rate, question.usage.date) : [];
   if (!light && question.mode === 'post' && refusalsAt(chosen.ratePerAcre).length > 0) {
@@ -225,21 +229,12 @@ function screen(
   };
 }
 
-const AUXINS_NOT_TRICLOPYR = new Set([
-  '2,4-d',
-  'dicamba',
-  'mcpa',
-  'mecoprop-p',
-  'fluroxypyr',
-  'clopyralid',
-  'quinclorac',
-]);
-
 /** Graminicides lose their effect beside phenoxy acids and dicamba; triclopyr is the exception. */
 function antagonistic(a: Candidate, b: Candidate): boolean {
-  const isGraminicide = (c: Candidate) => c.product.hrac.includes('1');
+  const isGraminicide = (c: Candidate) => c.product.hrac.includes(tankRules.graminicideGroup);
   const isOtherAuxin = (c: Candidate) =>
-    c.product.hrac.includes('4') && c.actives.some((active) => AUXINS_NOT_TRICLOPYR.has(active));
+    c.product.hrac.includes(tankRules.auxinGroup) &&
+    c.actives.some((active) => (tankRules.antagonists as readonly string[]).includes(active));
   return (isGraminicide(a) && isOtherAuxin(b)) || (isGraminicide(b) && isOtherAuxin(a));
 }
 
@@ -253,10 +248,16 @@ export function compatible(a: Candidate, b: Candidate, question: MixQuestion): b
   if (a.actives.some((active) => b.actives.includes(active))) return false;
   if (a.components + b.components > MOST_COMPONENTS) return false;
   if (antagonistic(a, b)) return false;
-  if (question.mode === 'pre' && a.product.hrac.some((group) => b.product.hrac.includes(group))) {
-    return false;
-  }
-  return true;
+  const own = new Set(a.product.hrac);
+  const other = new Set(b.product.hrac);
+  const shared = [...own].filter((group) => other.has(group));
+  if (question.mode === 'pre') return shared.length === 0;
+  // Two that work one way and no other are not twice as sure: their controls must not be multiplied (Colby asks
+  // for independent ones). Auxins are mixed for their spectrum.
+  const alike = shared.length > 0 && shared.length === own.size && own.size === other.size;
+  return (
+    !alike || shared.every((group) => (tankRules.mayRepeat as readonly string[]).includes(group))
+  );
 }
 
 /** The mode of action of a tank that has but one; `null` where there are more. */
