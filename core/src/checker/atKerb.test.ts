@@ -135,3 +135,12 @@ it('a hotter day never turns a hold into a go', () => {
     cases(300),
   );
 });
+
+it('does not ask to wait for what no hour would mend: pets, and a well that the product may pass', () => {
+  const at = (fields: Partial<CheckContext>) =>
+    atKerb(spray(), { ...context, ...fields }, hoursOf(75), 9).now;
+  expect(at({ pets: true, wellFt: 30, treeRoots: true }).verdict).toBe('go');
+  // Over a limit it holds at every hour.
+  const atrazine = atKerb(spray('atrazine', 32), { ...context, wellFt: 30 }, hoursOf(75), 9).now;
+  expect(atrazine.reasons.map(({ rule }) => rule)).toContain('well');
+});

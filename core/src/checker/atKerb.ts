@@ -65,11 +65,23 @@ const DEW_PCT = 92;
 const WET_AFTER_RAIN_HOURS = 2;
 const RAIN_HOUR_IN = 0.02;
 const DAY = 24;
-/** What does not bear on whether this is the hour. */
-const NOT_OF_THE_HOUR: ReadonlySet<string> = new Set([
+/** Words that hold at every hour alike: no other hour would be better for them. */
+const NOT_OF_THE_HOUR: ReadonlySet<CheckFinding['rule']> = new Set([
   'label-unconfirmed',
   'read-the-label',
   'area-over-zone',
+  'reentry',
+  'well',
+  'open-water',
+  'root-zone',
+  'young-turf',
+  'turf-kill',
+  'antagonism',
+  'same-mode',
+  'year-amount',
+  'year-count',
+  'interval',
+  'nitrogen-gap',
 ]);
 
 const isFoliar = (application: Application, shelf: Shelf): boolean =>
@@ -119,7 +131,9 @@ export function atKerb(
       ...(sameDay && seen.bloom !== undefined ? { bloom: seen.bloom } : {}),
       ...(sameDay && seen.wilting === true ? { drought: true } : {}),
     });
-    const reasons: KerbReason[] = found.filter(({ rule }) => !NOT_OF_THE_HOUR.has(rule));
+    const reasons: KerbReason[] = found.filter(
+      ({ rule, severity }) => severity === 'exceeds' || !NOT_OF_THE_HOUR.has(rule),
+    );
     const say = (
       rule: KerbRule,
       severity: KerbReason['severity'],
