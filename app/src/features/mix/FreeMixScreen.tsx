@@ -52,7 +52,7 @@ export function FreeMixScreen() {
               }}
             />
             <View className="gap-3 lg:flex-row">
-              <View className="flex-1">
+              <View className="lg:flex-1">
                 <NumberField
                   label={t('mix.rate')}
                   unit={`${unit}/A`}
@@ -75,7 +75,7 @@ export function FreeMixScreen() {
                   })}
                 />
               </View>
-              <View className="flex-1">
+              <View className="lg:flex-1">
                 <NumberField
                   label={t('mix.area')}
                   unit="ft²"
