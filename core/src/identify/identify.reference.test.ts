@@ -18,6 +18,7 @@ import {
   type KeyAnswer,
 } from './identify';
 import { lookAlikesOf, tellApart } from './tellApart';
+import keyCases from './testdata/keyCases.json';
 
 const SETTING = { region: 'transition' as const, month: 7, onLawn: [] };
 const rank = (taxon: string, answers: Record<string, KeyAnswer>) =>
@@ -142,6 +143,32 @@ describe('every plant from its own row', () => {
     expect(tried).toBeGreaterThan(3000);
     expect(missed).toEqual([]);
   });
+});
+
+/** Twenty sets of things seen, each with the plants that have all of them (worked apart from the key). */
+describe('what is left by a few things seen', () => {
+  it.each(keyCases.map(({ id, seen, fits }) => [id, seen as object, fits] as const))(
+    '%s',
+    (_, seen, fits) => {
+      const left = keyTaxa.filter(({ slug }) =>
+        Object.entries<string>(seen as Record<string, string>).every(([character, state]) => {
+          // A character that a plant has no entry for rules it out no more than it tells for it.
+          const own = statesOf(keyTaxon(slug)!, character);
+          return own.length === 0 || own.includes(state);
+        }),
+      );
+      expect(left.map(({ slug }) => slug).sort()).toEqual(fits);
+      const answers = Object.fromEntries(
+        Object.entries<string>(seen as Record<string, string>).map(([character, state]) => [
+          character,
+          { state },
+        ]),
+      );
+      // Every month and place: what fits stands before what does not.
+      const { candidates } = identify({ ...SETTING, answers });
+      expect(fits).toContain(candidates[0]?.taxon);
+    },
+  );
 });
 
 describe('cases of the trade (common practice)', () => {

@@ -1,5 +1,11 @@
 import { z } from 'zod';
 import {
+  activeName,
+  applicationRules,
+  carriedNitrogen,
+  groupYears,
+  setbacks,
+  tankRules,
   activeCaps,
   activeCapSchema,
   causes,
@@ -34,6 +40,7 @@ import {
   weedSchema,
   type GrassSlug,
 } from '.';
+import { allRecoveries } from './decisionRules';
 import { efficacyRows, efficacyRowSchema, stageFactors, stageFactorSchema } from './efficacy';
 
 const slugsOf = (rows: readonly { slug: string }[]) => rows.map(({ slug }) => slug);
@@ -88,6 +95,9 @@ describe('causes and signs hang together', () => {
     }
     for (const { base } of signs) expect(LIKELIHOOD_LEVELS).toContain(base);
   });
+  it('says of every cause whether and how soon its damage fills in', () => {
+    expect(allRecoveries.map(({ cause }) => cause).sort()).toEqual(slugsOf(causes).sort());
+  });
   it('gives every cause ten signs and every sign a cause', () => {
     const used = new Set(causes.flatMap((entry) => Object.keys(entry.signs)));
     for (const entry of causes) expect(Object.keys(entry.signs).length).toBeGreaterThanOrEqual(10);
@@ -133,6 +143,45 @@ describe('herbicides, weeds and grasses hang together', () => {
       expect(h.waitBeforeSeedingWeeks[0]).toBeLessThanOrEqual(h.waitBeforeSeedingWeeks[1]);
       for (const part of h.tankMix ?? []) expect(herbicide(part.herbicide)?.unit).toBe(part.unit);
     }
+  });
+  it('caps every active that is sold in two products: their labels know nothing of each other', () => {
+    const sold = new Map<string, string[]>();
+    for (const { slug, actives, tankMix } of herbicides) {
+      if (tankMix) continue;
+      for (const active of actives?.map((part) => part.active) ?? [activeName(slug)]) {
+        sold.set(active, [...(sold.get(active) ?? []), slug]);
+      }
+    }
+    const capped = new Set(activeCaps.map(({ active }) => active));
+    const open = [...sold].filter(([active, slugs]) => slugs.length > 1 && !capped.has(active));
+    expect(open).toEqual([]);
+  });
+  it('weighs what is dry and pours what is not', () => {
+    for (const { slug, form, unit } of herbicides) {
+      if (form === 'dry-flowable') expect([slug, unit]).not.toEqual([slug, 'fl-oz']);
+      if (form === 'granule') expect([slug, unit]).toEqual([slug, 'lb']);
+      if (form === 'emulsion' || form === 'solution') expect([slug, unit]).toEqual([slug, 'fl-oz']);
+    }
+  });
+  it('names in its rules only products, actives and groups that there are', () => {
+    const known = new Set(herbicides.map(({ slug }) => slug));
+    const named = [
+      ...Object.keys(setbacks.well),
+      ...Object.keys(carriedNitrogen),
+      ...applicationRules.contactProducts,
+      ...toleranceOverrides.map((row) => row.herbicide),
+    ];
+    expect(named.filter((slug) => !known.has(slug))).toEqual([]);
+    const actives = new Set(
+      herbicides.flatMap(
+        ({ slug, actives: parts }) => parts?.map(({ active }) => active) ?? [activeName(slug)],
+      ),
+    );
+    expect(tankRules.antagonists.filter((active) => !actives.has(active))).toEqual([]);
+    expect(activeCaps.filter(({ active }) => !actives.has(active))).toEqual([]);
+    const groups = new Set(treatments.map(({ group }) => group));
+    const ruled = [...Object.keys(groupYears), ...Object.keys(setbacks.water)];
+    expect(ruled.filter((group) => !groups.has(group))).toEqual([]);
   });
   it('takes organic arsenicals off home lawns', () => {
     expect(herbicide('msma')?.residential).toBe('no');
