@@ -25,6 +25,7 @@ import { cases } from './units/testdata/cases';
 import { addDays, localDate, SQUARE_FEET_PER_ACRE } from './units';
 import { testWeather } from './weather/testdata/testWeather';
 import { LIBRARY } from './products';
+import { plainMix } from './program/testdata/testMix';
 
 const DATE = localDate('2026-05-20');
 const turf = GRASS_SLUGS.filter((slug) => grass(slug).herbicideTurf !== null);
@@ -56,30 +57,20 @@ const weedQuestion = (
   list: readonly string[],
   airHighF: number,
   treatedFt2: number,
-): MixQuestion => ({
-  shelf: LIBRARY,
-  mode: 'post',
-  grasses,
-  targets: list.map((weed) => ({ weed, targetPct: 80 })),
-  treatedFt2,
-  airHighF,
-  conditions: toleranceConditions(
-    standOf(grasses),
-    { airHighF, soilF: 68, soilRising: true },
-    DATE,
-    { drought: false, treatedShare: 1 },
-  ),
-  drought: false,
-  treeRoots: false,
-  sensitivePlants: false,
-  weeksToSeeding: null,
-  weeksSinceEmergence: null,
-  residential: true,
-  certified: false,
-  confirmedLabels: new Set(),
-  walks: 1,
-  usage: { usage: new Usage(), date: DATE },
-});
+): MixQuestion =>
+  plainMix({
+    grasses,
+    targets: list.map((weed) => ({ weed, targetPct: 80 })),
+    treatedFt2,
+    airHighF,
+    conditions: toleranceConditions(
+      standOf(grasses),
+      { airHighF, soilF: 68, soilRising: true },
+      DATE,
+      { drought: false, treatedShare: 1 },
+    ),
+    usage: { usage: new Usage(), date: DATE },
+  });
 const FEED = { fertilizer: '24-0-11-half-slow', productLbPer1000: 3 };
 const PREVENT = { products: [{ herbicide: 'pendimethalin', ratePerAcre: 50 }], areaFt2: 3000 };
 

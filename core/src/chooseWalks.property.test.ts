@@ -13,31 +13,18 @@ import { toleranceConditions } from './program/sprayDay';
 import { testZone } from './program/testdata/testLawn';
 import { Usage } from './program/usage';
 import { LIBRARY } from './products';
+import { plainMix } from './program/testdata/testMix';
 
 const DATE = localDate('2026-05-10');
-const question = (fields: Partial<MixQuestion> = {}): MixQuestion => ({
-  shelf: LIBRARY,
-  mode: 'post',
-  grasses: ['kentucky-bluegrass'],
-  targets: [
-    { weed: 'dandelion', targetPct: 80 },
-    { weed: 'white-clover', targetPct: 80 },
-  ],
-  treatedFt2: 5000,
-  airHighF: 74,
-  conditions: new Set(['green']),
-  drought: false,
-  treeRoots: false,
-  sensitivePlants: false,
-  weeksToSeeding: null,
-  weeksSinceEmergence: null,
-  residential: true,
-  certified: false,
-  confirmedLabels: new Set(),
-  walks: 1,
-  usage: { usage: new Usage(), date: DATE },
-  ...fields,
-});
+const question = (fields: Partial<MixQuestion> = {}): MixQuestion =>
+  plainMix({
+    targets: [
+      { weed: 'dandelion', targetPct: 80 },
+      { weed: 'white-clover', targetPct: 80 },
+    ],
+    usage: { usage: new Usage(), date: DATE },
+    ...fields,
+  });
 
 const turf = GRASS_SLUGS.filter((slug) => grass(slug).herbicideTurf !== null);
 const random = fc.record({

@@ -13,6 +13,7 @@ import { Usage } from './program/usage';
 import { LIBRARY, shelfLabelSchema, shelfOf, type ShelfLabel } from './products';
 import { activesPerAcre, mixCard } from './rates';
 import { addDays, localDate, SQUARE_FEET_PER_ACRE } from './units';
+import { plainMix } from './program/testdata/testMix';
 
 const DATE = localDate('2026-05-10');
 const FT2 = 5000;
@@ -91,31 +92,18 @@ const seed = (date: string) => ({
 const rules = (...asked: Parameters<typeof checkApplication>) =>
   checkApplication(...asked).map(({ rule }) => rule);
 /** An empty zone, and nothing in the way but the label. */
-const question = (
-  labels: ShelfLabel[],
-  slug: string,
-  fields: Partial<MixQuestion>,
-): MixQuestion => ({
-  shelf: shelfOf(labels),
-  mode: LIBRARY.herbicide(slug)!.preEmergent ? 'pre' : 'post',
-  grasses: ['kentucky-bluegrass'],
-  targets: [],
-  treatedFt2: FT2,
-  airHighF: 70,
-  conditions: new Set(['green']),
-  drought: false,
-  treeRoots: false,
-  sensitivePlants: false,
-  weeksToSeeding: null,
-  weeksSinceEmergence: null,
-  residential: true,
-  certified: true,
-  confirmedLabels: new Set(herbicides.map(({ slug: name }) => name)),
-  walks: 1,
-  stock: new Set([slug]),
-  usage: { usage: new Usage(), date: DATE },
-  ...fields,
-});
+const question = (labels: ShelfLabel[], slug: string, fields: Partial<MixQuestion>): MixQuestion =>
+  plainMix({
+    shelf: shelfOf(labels),
+    mode: LIBRARY.herbicide(slug)!.preEmergent ? 'pre' : 'post',
+    treatedFt2: FT2,
+    airHighF: 70,
+    certified: true,
+    confirmedLabels: new Set(herbicides.map(({ slug: name }) => name)),
+    stock: new Set([slug]),
+    usage: { usage: new Usage(), date: DATE },
+    ...fields,
+  });
 const refusals = (asked: MixQuestion) =>
   screenAll(asked).excluded.flatMap(({ reasons }) => reasons.map(({ rule }) => rule));
 

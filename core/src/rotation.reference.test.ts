@@ -7,6 +7,7 @@ import { Usage } from './program/usage';
 import type { Application } from './rates';
 import { addDays, localDate, SQUARE_FEET_PER_ACRE } from './units';
 import { LIBRARY } from './products';
+import { plainMix } from './program/testdata/testMix';
 
 const FT2 = 5000;
 const WEED = 'annual-bluegrass';
@@ -29,29 +30,17 @@ const put = (
     },
   ],
 });
-const ask = (
-  records: ReturnType<typeof put>[],
-  fields: Partial<MixQuestion> = {},
-): MixQuestion => ({
-  shelf: LIBRARY,
-  mode: 'post',
-  grasses: ['bermuda-hybrid'],
-  targets: [{ weed: WEED, targetPct: 80 }],
-  treatedFt2: FT2,
-  airHighF: 62,
-  conditions: new Set<ToleranceCondition>(['green']),
-  drought: false,
-  treeRoots: false,
-  sensitivePlants: false,
-  weeksToSeeding: null,
-  weeksSinceEmergence: null,
-  residential: true,
-  certified: true,
-  confirmedLabels: new Set(['flazasulfuron', 'trifloxysulfuron']),
-  walks: 1,
-  usage: { usage: Usage.of(records, LIBRARY), date: localDate('2026-01-20') },
-  ...fields,
-});
+const ask = (records: ReturnType<typeof put>[], fields: Partial<MixQuestion> = {}): MixQuestion =>
+  plainMix({
+    grasses: ['bermuda-hybrid'],
+    targets: [{ weed: WEED, targetPct: 80 }],
+    treatedFt2: FT2,
+    airHighF: 62,
+    certified: true,
+    confirmedLabels: new Set(['flazasulfuron', 'trifloxysulfuron']),
+    usage: { usage: Usage.of(records, LIBRARY), date: localDate('2026-01-20') },
+    ...fields,
+  });
 const groupsOf = (slugs: readonly string[]) =>
   new Set(slugs.flatMap((slug) => herbicide(slug)!.hrac));
 

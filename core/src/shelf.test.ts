@@ -10,6 +10,7 @@ import {
   labelOddities,
   unitPrice,
 } from './products/labelled';
+import { plainMix } from './program/testdata/testMix';
 
 let next = 0;
 const label = (fields: object = {}) =>
@@ -159,25 +160,10 @@ describe('in and out', () => {
 });
 
 describe('where it counts', () => {
-  const question: MixQuestion = {
-    shelf: LIBRARY,
-    mode: 'post',
-    grasses: ['kentucky-bluegrass'],
+  const question = plainMix({
     targets: [{ weed: 'dandelion', targetPct: 60 }],
-    treatedFt2: 5000,
-    airHighF: 74,
-    conditions: new Set(['green']),
-    drought: false,
-    treeRoots: false,
-    sensitivePlants: false,
-    weeksToSeeding: null,
-    weeksSinceEmergence: null,
-    residential: true,
-    certified: false,
-    confirmedLabels: new Set(),
-    walks: 1,
     stock: new Set(['threeway-amine']),
-  };
+  });
   it('the planner takes its rate and keeps off what it bars', () => {
     expect(chooseMix({ ...question, shelf: shelfOf([label()]) }).best?.products).toEqual([
       { herbicide: 'threeway-amine', ratePerAcre: 50 },

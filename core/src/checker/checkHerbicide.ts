@@ -3,6 +3,7 @@ import type { ShelfHerbicide } from '../products';
 import { daysBetween, localDate, monthOf } from '../units';
 import { hottest, ROUNDING, type CheckContext, type Judged, type Use } from './checkContext';
 import { checkUses, isSpot } from './checkUses';
+import { checkPermit } from './checkSite';
 import { findingsBy, type CheckFinding } from './finding';
 import { turfRating, type TurfState } from './turfRating';
 
@@ -159,14 +160,7 @@ export function checkHerbicide(
       if (product.rootZone === 'high') say('root-zone', 'exceeds');
       else if (product.rootZone === 'moderate') say('root-zone', 'caution');
     }
-    if (product.residential === 'no') say('not-for-home-lawns', 'exceeds');
-    if (
-      product.residential === 'check-label' &&
-      !(context.confirmedLabels ?? []).includes(product.slug)
-    ) {
-      say('label-unconfirmed', 'caution');
-    }
-    if (product.restrictedUse && context.certified !== true) say('licence-needed', 'exceeds');
+    checkPermit(product, context, say);
 
     for (const other of [application, ...context.others]) {
       const seeds = other.materials.filter(({ kind }) => kind === 'seed');

@@ -1,6 +1,20 @@
 import { setbacks } from '../knowledge';
+import type { ShelfHerbicide, ShelfTreatment } from '../products';
 import { shelfIn, type CheckContext, type Judged } from './checkContext';
-import { findingsBy, type CheckFinding } from './finding';
+import { findingsBy, type CheckFinding, type Say } from './finding';
+
+/** Judges whether a product may be used on a home lawn at all, and by whom. */
+export function checkPermit(
+  product: Pick<ShelfHerbicide | ShelfTreatment, 'slug' | 'residential' | 'restrictedUse'>,
+  { confirmedLabels = [], certified }: CheckContext,
+  say: Say,
+): void {
+  if (product.residential === 'no') say('not-for-home-lawns', 'exceeds');
+  if (product.residential === 'check-label' && !confirmedLabels.includes(product.slug)) {
+    say('label-unconfirmed', 'caution');
+  }
+  if (product.restrictedUse && certified !== true) say('licence-needed', 'exceeds');
+}
 
 /** Judges where it goes down: wells, open water, and who uses the lawn afterwards. */
 export function checkSite(application: Judged, context: CheckContext): CheckFinding[] {

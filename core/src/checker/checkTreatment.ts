@@ -11,6 +11,7 @@ import {
   type Use,
 } from './checkContext';
 import { checkGroupYear, checkUses } from './checkUses';
+import { checkPermit } from './checkSite';
 import { findingsBy, type CheckFinding } from './finding';
 
 const usesOf = (application: Judged, shelf: Shelf, zoneFt2: number): Use<ShelfTreatment>[] =>
@@ -62,14 +63,7 @@ export function checkTreatments(application: Judged, context: CheckContext): Che
         ),
         say,
       );
-      if (product.residential === 'no') say('not-for-home-lawns', 'exceeds');
-      if (
-        product.residential === 'check-label' &&
-        !(context.confirmedLabels ?? []).includes(product.slug)
-      ) {
-        say('label-unconfirmed', 'caution');
-      }
-      if (product.restrictedUse && context.certified !== true) say('licence-needed', 'exceeds');
+      checkPermit(product, context, say);
       const air = hottest(context);
       if (product.hotAboveF !== null && air !== undefined && air > product.hotAboveF) {
         say('too-hot', 'exceeds', { airHighF: air, max: product.hotAboveF });

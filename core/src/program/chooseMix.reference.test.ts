@@ -6,6 +6,7 @@ import cases from './testdata/treatmentCases.json';
 import { herbicide, type GrassSlug, type ToleranceCondition } from '../knowledge';
 import { chooseMix, type MixAnswer, type MixQuestion } from './chooseMix';
 import { LIBRARY } from '../products';
+import { plainMix } from './testdata/testMix';
 
 const RULE: Record<string, string> = {
   'R01-turf': 'R01',
@@ -131,25 +132,13 @@ it.each(workedCases.map((c) => [c.input.id, c] as const))('%s', (_, { input, exp
 
 describe('two of one mode of action', () => {
   const asked = (stock: string[]) =>
-    chooseMix({
-      shelf: LIBRARY,
-      mode: 'post',
-      grasses: ['kentucky-bluegrass'],
-      targets: [{ weed: 'large-crabgrass', targetPct: 99.9 }],
-      treatedFt2: 5000,
-      airHighF: 75,
-      conditions: new Set(['green']),
-      drought: false,
-      treeRoots: false,
-      sensitivePlants: false,
-      weeksToSeeding: null,
-      weeksSinceEmergence: null,
-      residential: true,
-      certified: true,
-      confirmedLabels: new Set(LIBRARY.herbicides.map(({ slug }) => slug)),
-      walks: 1,
-      stock: new Set(stock),
-    }).best?.products.map(({ herbicide: slug }) => slug);
+    chooseMix(
+      plainMix({
+        targets: [{ weed: 'large-crabgrass', targetPct: 99.9 }],
+        airHighF: 75,
+        stock: new Set(stock),
+      }),
+    ).best?.products.map(({ herbicide: slug }) => slug);
   it('never share a tank as if they were independent; another mode may join', () => {
     expect(asked(['mesotrione', 'topramezone'])).toHaveLength(1);
     expect(asked(['quinclorac', 'topramezone'])?.sort()).toEqual(['quinclorac', 'topramezone']);
