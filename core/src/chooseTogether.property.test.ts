@@ -24,7 +24,6 @@ import { zoneCaseOf } from './program/zoneCase';
 import { cases } from './units/testdata/cases';
 import { addDays, localDate, SQUARE_FEET_PER_ACRE } from './units';
 import { testWeather } from './weather/testdata/testWeather';
-import { LIBRARY } from './products';
 import { plainMix } from './program/testdata/testMix';
 
 const DATE = localDate('2026-05-20');

@@ -12,7 +12,6 @@ import { chooseWalks, relaxedWishes } from './program/chooseWalks';
 import { toleranceConditions } from './program/sprayDay';
 import { testZone } from './program/testdata/testLawn';
 import { Usage } from './program/usage';
-import { LIBRARY } from './products';
 import { plainMix } from './program/testdata/testMix';
 
 const DATE = localDate('2026-05-10');

@@ -1,6 +1,6 @@
 /** Modes of action in turn: at most two a year and two years running (common practice; case W31). */
 import { checkApplication } from './checker';
-import { herbicide, type ToleranceCondition } from './knowledge';
+import { herbicide } from './knowledge';
 import { chooseMix, type MixQuestion } from './program/chooseMix';
 import { chooseWalks } from './program/chooseWalks';
 import { Usage } from './program/usage';

@@ -2,7 +2,7 @@
 import { checkApplication } from './checker';
 import { parseLabelCsv, parseLabelJson, writeLabelCsv, writeLabelJson } from './formats';
 import { herbicide, treatment } from './knowledge';
-import { chooseMix, type MixQuestion } from './program/chooseMix';
+import { chooseMix } from './program/chooseMix';
 import { LIBRARY, shelfLabelSchema, shelfOf } from './products';
 import {
   labelledHerbicide,
