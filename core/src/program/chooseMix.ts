@@ -248,6 +248,8 @@ export function compatible(a: Candidate, b: Candidate, question: MixQuestion): b
   if (a.actives.some((active) => b.actives.includes(active))) return false;
   if (a.components + b.components > MOST_COMPONENTS) return false;
   if (antagonistic(a, b)) return false;
+  // Most pairs share nothing, and there are thousands of them.
+  if (!a.product.hrac.some((group) => b.product.hrac.includes(group))) return true;
   const own = new Set(a.product.hrac);
   const other = new Set(b.product.hrac);
   const shared = [...own].filter((group) => other.has(group));
