@@ -2,7 +2,7 @@ import type { GrassSlug } from '../knowledge';
 import type { StandShare } from '../lawn';
 import { shelfOf, type Shelf, type ShelfLabel } from '../products';
 import type { Application } from '../rates';
-import type { LocalDate } from '../units';
+import { SQUARE_FEET_PER_ACRE, type LocalDate } from '../units';
 
 /** What the place where the lawn lies has ruled about fertilizer. */
 export interface Ordinance {
@@ -81,7 +81,8 @@ export function hottest({ airHighF, airF }: CheckContext): number | undefined {
 /** Rounding at the cup and the scale is no breach. */
 export const ROUNDING = 1.005;
 
-export const perAcreOf = (amount: number, areaFt2: number): number => (amount / areaFt2) * 43_560;
+export const perAcreOf = (amount: number, areaFt2: number): number =>
+  (amount / areaFt2) * SQUARE_FEET_PER_ACRE;
 export const per1000Of = (amount: number, areaFt2: number): number => (amount / areaFt2) * 1000;
 export const sameYear = (a: string, b: string): boolean => a.slice(0, 4) === b.slice(0, 4);
 

@@ -45,5 +45,9 @@ export function checkWords(
   const values = Object.fromEntries(
     Object.entries(inputs).map(([key, value]) => [key, worded(t, key, value)]),
   );
-  return t(`check.${rule}`, values);
+  // Where a label names hours, the words that have them, if the rule has such words.
+  return t(`check.${rule}`, {
+    ...values,
+    ...(inputs.hours === undefined ? {} : { context: 'hours' }),
+  });
 }
