@@ -45,3 +45,11 @@ it('tells the strip to those who do not see it', () => {
     screen.getByRole('img', { name: /Soil temperature over the year: .+ °F on Apr 8/ }),
   ).toBeTruthy();
 });
+
+it('says the hours of a label, and else when it is dry', () => {
+  const words = (inputs: Record<string, number>) => checkWords(t, { rule: 'reentry', inputs });
+  expect(words({ hours: 24 })).toMatch(/off it for 24 h by your label/);
+  expect(words({})).toMatch(/off it until dry/);
+  // A rule without such words keeps its own.
+  expect(checkWords(t, { rule: 'rain', inputs: { hours: 3 } })).toMatch(/^Rain too soon/);
+});
