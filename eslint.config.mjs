@@ -10,8 +10,9 @@ const FLOORS = [
   ['units'],
   ['knowledge'],
   ['lawn', 'weather'],
+  ['establish'],
   ['products'],
-  ['diagnosis', 'identify', 'rates', 'establish', 'water', 'fertility'],
+  ['diagnosis', 'identify', 'rates', 'water', 'fertility'],
   ['program', 'checker', 'practice', 'calculators'],
   ['contract'],
   ['case'],
@@ -19,7 +20,16 @@ const FLOORS = [
 ];
 /** Looked up past the shelf, a product comes without the company's own label. */
 const PAST_THE_SHELF = {
-  importNames: ['herbicide', 'herbicides', 'treatment', 'treatments', 'fertilizer', 'fertilizers'],
+  importNames: [
+    'herbicide',
+    'herbicides',
+    'treatment',
+    'treatments',
+    'fertilizer',
+    'fertilizers',
+    'carriedNutrients',
+    'seedMixes',
+  ],
   message: 'Ask the shelf (products/): a company’s own label outranks the library.',
 };
 const OUTSIDE_THE_CORE = [

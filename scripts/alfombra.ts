@@ -2,28 +2,35 @@
  * The core on the command line: JSON in on stdin, JSON out on stdout.
  *
  *   npm run --silent alfombra -- <diagnose|soil|season|amounts|check> < input.json
+ *   (`amounts` takes a mix, or a lawn with one of its zones: then its whole rate card)
  *   npm run --silent alfombra -- schema <command>
  *
  * Exit 0 with the result, 2 with a pointed message on stderr when the input is not good.
  */
 import { readFileSync } from 'node:fs';
 import {
+  mainGrass,
   mixCard,
   shelfOf,
   perAcre,
+  SQUARE_FEET_PER_ACRE,
   toPer1000,
   toPerAcre,
   per1000,
+  zoneArea,
   zoneBias,
   zoneSoil,
 } from '@alfombra/core';
 import { diagnose } from '@alfombra/core/walking';
 import { checkApplication, type CheckContext } from '@alfombra/core/judging';
-import { lawnSeason } from '@alfombra/core/planning';
+import { lawnSeasonInput, planSeason, rateCard, zoneCaseOf } from '@alfombra/core/planning';
 import { commandSchemas, type CommandName } from '@alfombra/core/service';
 import { z } from 'zod';
 
-const NAMES = Object.keys(commandSchemas) as CommandName[];
+/** What is asked for by name; `zoneAmounts` is the other form of `amounts`. */
+const NAMES = (Object.keys(commandSchemas) as CommandName[]).filter(
+  (name) => name !== 'zoneAmounts',
+);
 const usage = `usage: alfombra <${NAMES.join('|')}|schema> (JSON on stdin)`;
 
 class BadInput extends Error {}
@@ -74,10 +81,46 @@ const run: Record<CommandName, (input: unknown) => unknown> = {
     };
   },
   season: (raw) => {
-    const { weather, readings, records, ...request } = parse('season', raw);
-    return lawnSeason(request, weather, readings, records).season;
+    const { weather, readings, records, rateCard: withCard, ...request } = parse('season', raw);
+    const input = lawnSeasonInput(request, weather, readings, records);
+    const season = planSeason(input);
+    if (!withCard) return season;
+    const cards = input.zones
+      .filter((zone) => mainGrass(zone))
+      .flatMap((zone) => rateCard(zoneCaseOf(input, zone)));
+    return {
+      ...season,
+      rateCard: cards.flatMap(({ zoneId, rows }) =>
+        rows.map(({ kind, slug, verdict, ratePerAcre, unit, rule }) => ({
+          zoneId,
+          kind,
+          slug,
+          verdict,
+          ...(ratePerAcre === null ? {} : { ratePerAcre, unit }),
+          rule,
+        })),
+      ),
+    };
+  },
+  zoneAmounts: (raw) => {
+    const { lawn, zoneId, date } = parse('zoneAmounts', raw);
+    const { weather, readings, records, ...request } = lawn;
+    const zone = request.zones.find(({ id }) => id === zoneId);
+    if (!zone) throw new BadInput('zoneId: the lawn has no such zone');
+    const input = lawnSeasonInput(request, weather, readings, records);
+    const card = rateCard(zoneCaseOf(input, zone), date ?? input.today);
+    const acres = zoneArea(zone) / SQUARE_FEET_PER_ACRE;
+    return {
+      ...card,
+      areaFt2: zoneArea(zone),
+      rows: card.rows.map((row) => ({
+        ...row,
+        total: row.ratePerAcre === null ? null : row.ratePerAcre * acres,
+      })),
+    };
   },
   amounts: (raw) => {
+    if (typeof raw === 'object' && raw !== null && 'zoneId' in raw) return run.zoneAmounts(raw);
     const input = parse('amounts', raw);
     const products = input.products.map(({ herbicide, rate, unit }) => ({
       herbicide,
@@ -123,7 +166,11 @@ const isName = (text: string | undefined): text is CommandName =>
 function main([command, argument]: readonly string[]): unknown {
   if (command === 'schema') {
     if (!isName(argument)) throw new BadInput(`schema of what? one of ${NAMES.join(', ')}`);
-    return z.toJSONSchema(commandSchemas[argument], { io: 'input', unrepresentable: 'any' });
+    const schema =
+      argument === 'amounts'
+        ? z.union([commandSchemas.amounts, commandSchemas.zoneAmounts])
+        : commandSchemas[argument];
+    return z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' });
   }
   if (!isName(command)) throw new BadInput(usage);
   return run[command](readJson());

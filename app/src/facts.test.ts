@@ -13,6 +13,7 @@ import {
   zonesAsKnown,
   type Lawn,
   type Visit,
+  LIBRARY,
 } from '@alfombra/core';
 import { fitPlan, planShapes } from '@alfombra/core/drawing';
 import { answeredSigns, gatheredSigns } from '@alfombra/core/walking';
@@ -113,6 +114,7 @@ function seen(lawn: Lawn, look: Visit['looks'][number] = LOOK): string {
               today: base.company.today,
               days: base.weather.days,
               records: [],
+              shelf: LIBRARY,
               samples: [],
               ph: [],
               earlier: [],

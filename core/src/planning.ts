@@ -6,6 +6,8 @@ export * from './program/chooseWalks';
 export * from './program/exactWalks';
 export * from './program/lawnSeason';
 export * from './program/planSeason';
+export * from './program/rateCard';
+export { zoneCaseOf } from './program/zoneCase';
 export * from './weather/lawnRisk';
 export * from './program/scouting';
 export * from './program/stepChoices';

@@ -1,13 +1,16 @@
 import type { SeasonQuestion, SeasonView } from '@/workers/seasonView';
-import type { StepChoices } from '@alfombra/core/planning';
+import type { RateCard, StepChoices } from '@alfombra/core/planning';
 import type { YearQuestion, YearView } from '@/workers/yearView';
 
 /** What the season worker is asked, and what comes back. */
 export type Asked =
-  { season: SeasonQuestion } | { year: YearQuestion } | { choices: SeasonQuestion; stepId: string };
+  | { season: SeasonQuestion }
+  | { year: YearQuestion }
+  | { choices: SeasonQuestion; stepId: string }
+  | { rates: SeasonQuestion; zoneId: string };
 interface Answer {
   id: number;
-  view?: SeasonView | YearView | StepChoices;
+  view?: SeasonView | YearView | StepChoices | RateCard;
   failure?: string;
 }
 
@@ -45,3 +48,7 @@ export const askYear = (year: YearQuestion): Promise<YearView> => ask({ year });
 /** Every way to do a step, worked out off the main thread. */
 export const askChoices = (choices: SeasonQuestion, stepId: string): Promise<StepChoices> =>
   ask({ choices, stepId });
+
+/** Every product against one zone's grass and soil today, worked out off the main thread. */
+export const askRates = (rates: SeasonQuestion, zoneId: string): Promise<RateCard> =>
+  ask({ rates, zoneId });

@@ -1,5 +1,5 @@
 import './workerEnv';
-import { choicesView, seasonView } from './seasonView';
+import { choicesView, ratesView, seasonView } from './seasonView';
 import { yearView } from './yearView';
 import type { Asked } from './askSeason';
 
@@ -11,7 +11,9 @@ self.onmessage = ({ data }: MessageEvent<{ id: number; asked: Asked }>) => {
         ? seasonView(asked.season)
         : 'year' in asked
           ? yearView(asked.year)
-          : choicesView(asked.choices, asked.stepId);
+          : 'choices' in asked
+            ? choicesView(asked.choices, asked.stepId)
+            : ratesView(asked.rates, asked.zoneId);
     self.postMessage({ id, view });
   } catch (error) {
     self.postMessage({ id, failure: String(error) });

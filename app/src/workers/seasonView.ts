@@ -23,8 +23,11 @@ import {
   lawnSeason,
   lawnSeasonInput,
   planSeason,
+  rateCard,
   riskOfLawn,
   stepChoices,
+  zoneCaseOf,
+  type RateCard,
   type Risk,
   type Sighting,
   type StepChoices,
@@ -99,6 +102,21 @@ export function choicesView(question: SeasonQuestion, stepId: string): StepChoic
   const choices = stepChoices(input, planSeason(input).steps, stepId);
   if (!choices) throw new RangeError(`nothing to choose about step ${stepId}`);
   return choices;
+}
+
+/** Every product against one zone's grass and soil today. @throws RangeError where the grass has no name */
+export function ratesView(question: SeasonQuestion, zoneId: string): RateCard {
+  const { weather, readings, records } = question;
+  const input = lawnSeasonInput(
+    requestOf(question),
+    weather,
+    readings,
+    records,
+    lapsedOf(question),
+  );
+  const zone = input.zones.find(({ id }) => id === zoneId);
+  if (!zone) throw new RangeError(`no zone ${zoneId}`);
+  return rateCard(zoneCaseOf(input, zone));
 }
 
 /** Works out a lawn's year. Runs in a worker; pure, so that tests call it as it is. */

@@ -98,7 +98,7 @@ describe('sprayers', () => {
     near(got.amount, 9.4);
     near(got['amount-ml'], 278);
   });
-  it('adjuvant, dye, jar and rinse', () => {
+  it('EX-7.46: adjuvant, dye, jar and rinse', () => {
     near(figures('adjuvant').amount, 1.28);
     near(figures('adjuvant', { percent: 2, 'spray-volume': 3 }).amount, 7.68);
     near(figures('dye').amount, 1.875);
@@ -157,6 +157,11 @@ describe('spreaders', () => {
       [20, 34.36],
     ].forEach(([swath, cv]) => near(got[`cv-${swath}`], cv!));
     expect(got.swath).toBe(16);
+  });
+  it('EX-4.4: 5 lb of seed on 4200 ft² in two passes of 10.5 lb', () => {
+    const got = figures('two-pass', { rate: 5, area: 4200 });
+    near(got.total, 21);
+    near(got['per-pass'], 10.5);
   });
   it('4 lb on 6800 ft² in two passes', () => {
     const got = figures('two-pass');
@@ -233,14 +238,14 @@ describe('fertilizer', () => {
 });
 
 describe('soil', () => {
-  it('SMP 6.4 to 6.5, 4 in, ECCE 88 %: three times 40.87 lb', () => {
+  it('EX-3.17: SMP 6.4 to 6.5, 4 in, ECCE 88 %: three times 40.87 lb', () => {
     const got = figures('lime-buffer');
     near(got.whole, 122.6);
     expect(got.times).toBe(3);
     near(got.each, 40.87);
     near(got.total, 882.8);
   });
-  it('75 lb by texture at ECCE 85 %: twice 44.12 (table at ECCE 90 %)', () => {
+  it('EX-3.18: 75 lb by texture at ECCE 85 %: twice 44.12 (table at ECCE 90 %)', () => {
     const got = figures('lime-texture', { ecce: 85 });
     near(got.whole, (75 * 0.9) / 0.85);
     expect(got.times).toBe(2);
@@ -260,12 +265,12 @@ describe('soil', () => {
     [6500, 0.25, 135.4, 5.015],
     [6500, 0.5, 270.8, 10.03],
     [5200, 0.25, 108.3, 4.012],
-  ])('%d ft² under %d in', (area, layer, feet, yards) => {
+  ])('EX-4.8: %d ft² under %d in', (area, layer, feet, yards) => {
     const got = figures('topdressing', { area, layer });
     near(got['cubic-feet'], feet);
     near(got['cubic-yards'], yards);
   });
-  it('a quarter inch of peat', () => {
+  it('EX-3.19: a quarter inch of peat', () => {
     const got = figures('peat');
     near(got['bales-exact'], 2.741);
     expect(got.bales).toBe(3);
@@ -274,7 +279,7 @@ describe('soil', () => {
 });
 
 describe('seed, sod and plugs', () => {
-  it('3860 ft² of sod', () => {
+  it('EX-4.6: 3860 ft² of sod', () => {
     const got = figures('sod');
     near(got.order, 4053);
     near(got['pallets-exact'], 9.007);
@@ -288,7 +293,7 @@ describe('seed, sod and plugs', () => {
     [18, 'square', 445],
     [6, 'triangle', 4619],
     [12, 'triangle', 1155],
-  ])('plugs every %d in, %s', (spacing, pattern, count) =>
+  ])('EX-4.7: plugs every %d in, %s', (spacing, pattern, count) =>
     expect(
       Math.abs(
         figures('plugs', { 'plug-spacing': spacing, 'plug-pattern': pattern }).plugs! - count,
@@ -297,7 +302,7 @@ describe('seed, sod and plugs', () => {
   );
   it('1 ft² of sod gives 36 plugs of 2 in', () =>
     expect(figures('plugs', { area: 36, 'plug-spacing': 12 })['sod-needed']).toBe(1));
-  it('four parts of organic to one of seed carry too little seed', () => {
+  it('EX-4.2: four parts of organic to one of seed carry too little seed', () => {
     const got = figures('seed-in-organic');
     near(got['mass-ratio'], 8.29);
     near(got['seed-carried'], 1.544);

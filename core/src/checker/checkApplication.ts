@@ -12,6 +12,7 @@ import {
   type Use,
 } from './checkContext';
 import { checkDay } from './checkDay';
+import { checkFertilizers } from './checkFertilizer';
 import { checkHerbicide } from './checkHerbicide';
 import { checkNitrogen } from './checkNitrogen';
 import { checkSeed } from './checkSeed';
@@ -103,6 +104,7 @@ export function checkApplication(application: Judged, context: CheckContext): Ch
     ...checkActives(doses, uses),
     ...checkTank(doses),
     ...checkNitrogen(application, scoped),
+    ...checkFertilizers(application, scoped),
     ...checkSeed(application, scoped, uses),
     ...checkTreatments(application, scoped),
     ...checkRotation(application, scoped),

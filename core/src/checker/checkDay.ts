@@ -166,7 +166,8 @@ export function checkDay(application: Judged, context: CheckContext): CheckFindi
           if (rainInHours !== undefined && min !== null && rainInHours < min) {
             say('rain', 'exceeds', { hours: rainInHours, min });
           }
-          if (context.leafWet === true) say('wet-leaf', 'caution');
+          // Granules have to stick: a dry leaf is their trouble, not a wet one.
+          if (context.leafWet === true && weed.form !== 'granule') say('wet-leaf', 'caution');
         } else if (weed && rainSoonIn >= dayRules.rainOnPreEmergent) {
           say('rain', 'caution', { rain: rainSoonIn });
         }

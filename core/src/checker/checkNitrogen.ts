@@ -1,10 +1,9 @@
-import { carriedNitrogen, feedingRules, grass, heatRule } from '../knowledge';
+import { feedingRules, grass, heatRule } from '../knowledge';
 import type { Shelf } from '../products';
 import type { Application } from '../rates';
 import { addDays, daysBetween, localDate, monthOf, yearOf } from '../units';
 import {
   hottest,
-  per1000Of,
   ROUNDING,
   sameYear,
   shelfIn,
@@ -16,14 +15,12 @@ import { findingsBy, type CheckFinding } from './finding';
 
 /** lb N and P₂O₅ per 1000 ft² of an application, whatever brought it. */
 export function nutrients(application: Application, shelf: Shelf): { n: number; p: number } {
-  const sum = { n: 0, p: 0 };
-  for (const { kind, slug, amount } of application.materials) {
-    const lb = per1000Of(amount, application.areaFt2);
-    const grade = kind === 'fertilizer' ? shelf.fertilizer(slug)?.grade : undefined;
-    sum.n += (lb * (grade?.[0] ?? carriedNitrogen[slug] ?? 0)) / 100;
-    sum.p += (lb * (grade?.[1] ?? 0)) / 100;
-  }
-  return sum;
+  const brought = application.materials.flatMap((material) => shelf.nutrientsOf(material) ?? []);
+  const per1000 = (lb: number) => (lb / application.areaFt2) * 1000;
+  return {
+    n: per1000(brought.reduce((sum, { n }) => sum + n, 0)),
+    p: per1000(brought.reduce((sum, { p2o5 }) => sum + p2o5, 0)),
+  };
 }
 
 /** Days before the mean first hard frost that follows, or after the one before; `null`: nobody knows it. */
@@ -38,12 +35,12 @@ export function checkNitrogen(application: Judged, context: CheckContext): Check
   const shelf = shelfIn(context);
   const { n: lb } = nutrients(application, shelf);
   if (lb <= 0) return [];
-  const products = application.materials.flatMap((material) =>
-    material.kind === 'fertilizer' ? (shelf.fertilizer(material.slug) ?? []) : [],
-  );
-  const bringer = application.materials.find(({ slug }) => carriedNitrogen[slug] !== undefined);
-  const slow = products.every(({ slowShare }) => slowShare >= heatRule.slowShare);
-  const meal = products.length === 0;
+  const bringers = application.materials.flatMap((material) => {
+    const brought = shelf.nutrientsOf(material);
+    return brought && brought.n > 0 ? [{ slug: material.slug, ...brought }] : [];
+  });
+  const slow = bringers.every(({ slowShare }) => slowShare >= heatRule.slowShare);
+  const meal = bringers.every(({ slowShare }) => slowShare === 1);
   const day = localDate(application.date);
   const month = monthOf(day);
   const entries = countingGrasses(context).map(grass);
@@ -57,7 +54,7 @@ export function checkNitrogen(application: Judged, context: CheckContext): Check
         : nitrogen.maxQuickLbPer1000;
     }),
   );
-  return findingsBy(products[0]?.slug ?? bringer?.slug ?? null, (say) => {
+  return findingsBy(bringers[0]?.slug ?? null, (say) => {
     if (lb > limit * ROUNDING) say('nitrogen-per-application', 'exceeds', { lb, max: limit });
     const yearLimit = Math.min(
       ...entries.map(({ nitrogen }) => nitrogen?.yearLbPer1000[2] ?? Infinity),

@@ -11,6 +11,7 @@ import {
   type Use,
 } from './checkContext';
 import { checkGroupYear, checkUses } from './checkUses';
+import { checkTurfNamed } from './checkFertilizer';
 import { checkPermit } from './checkSite';
 import { findingsBy, type CheckFinding } from './finding';
 
@@ -64,6 +65,7 @@ export function checkTreatments(application: Judged, context: CheckContext): Che
         say,
       );
       checkPermit(product, context, say);
+      checkTurfNamed(product, context, say);
       const air = hottest(context);
       if (product.hotAboveF !== null && air !== undefined && air > product.hotAboveF) {
         say('too-hot', 'exceeds', { airHighF: air, max: product.hotAboveF });

@@ -3,6 +3,7 @@
  * is silent. Limits are label-type values from memory; distances, days and pounds common practice.
  */
 import { herbicides, treatments, type GrassSlug } from '../knowledge';
+import { shelfLabelSchema } from '../products';
 import type { Material } from '../rates';
 import { checkApplication } from './checkApplication';
 import type { CheckContext, Judged } from './checkContext';
@@ -74,6 +75,19 @@ const ordinance = {
 const threeWay = (perAcre = 60) => spray('threeway-amine', perAcre);
 const dandelion = (slug: string, perAcre: number, date: string) =>
   put([weedy(slug, perAcre)], date, FT2, ['annual-bluegrass']);
+
+/** A bag of one's own of the quick grade, for some grasses. */
+const ownFeed = (turf: GrassSlug[]) =>
+  shelfLabelSchema.parse({
+    id: '0190a000-0000-7000-8000-000000000003',
+    base: { kind: 'fertilizer', slug: '25-0-10-quick' },
+    name: 'Made up',
+    signalWord: 'none',
+    unit: 'lb',
+    highPerAcre: 500,
+    homeLawns: true,
+    turf,
+  });
 
 /** A case a step outside, and one a step inside. */
 const LIMITS: {
@@ -397,6 +411,18 @@ const LIMITS: {
     exceeds: [
       [spray('threeway-amine', 40, '2026-10-12'), { others: [seed('tall-fescue', '2026-09-01')] }],
       [spray('threeway-amine', 40, '2026-10-13'), { others: [seed('tall-fescue', '2026-09-01')] }],
+    ],
+  },
+  'turf-off-label': {
+    exceeds: [
+      [feed(0.5), { labels: [ownFeed(['tall-fescue'])] }],
+      [feed(0.5), { labels: [ownFeed(['kentucky-bluegrass'])] }],
+    ],
+  },
+  'feed-without-weed': {
+    caution: [
+      [spray('threeway-granule', 120), {}],
+      [put([weedy('threeway-granule', 120)], '2026-05-04', FT2, ['dandelion']), {}],
     ],
   },
   'nitrogen-per-application': {

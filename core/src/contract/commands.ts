@@ -36,6 +36,16 @@ export const seasonCommandSchema = seasonRequestSchema.extend({
   weather: weatherBundleSchema,
   readings: z.array(probeReadingSchema).default([]),
   records: z.array(applicationSchema).default([]),
+  /** With the rate card of every zone. */
+  rateCard: z.boolean().default(false),
+});
+
+/** Input of `amounts` for a zone of a lawn: every product at its rate on this grass in the soil of a day. */
+export const zoneAmountsCommandSchema = z.strictObject({
+  lawn: seasonCommandSchema.omit({ rateCard: true }),
+  zoneId: z.uuid(),
+  /** The day; today unless it is given. */
+  date: localDateSchema.optional(),
 });
 
 /** Input of `amounts`: a mix, an area and a tank. A rate comes with its unit. */
@@ -131,6 +141,7 @@ export const commandSchemas = {
   soil: soilCommandSchema,
   season: seasonCommandSchema,
   amounts: amountsCommandSchema,
+  zoneAmounts: zoneAmountsCommandSchema,
   check: checkCommandSchema,
 } as const;
 export type CommandName = keyof typeof commandSchemas;

@@ -2,6 +2,7 @@ import { propertySchema } from './lawn';
 import { patchSchema, zoneSchema } from '../lawn';
 import { addDays, localDate } from '../units';
 import { applicationRecordSchema } from './applicationRecord';
+import { LIBRARY } from '../products';
 import { gatheredSigns, type GatherInput } from './gatheredSigns';
 import type { PhReading } from './reading';
 import { soilSampleSchema } from './soilSample';
@@ -39,6 +40,7 @@ const patch = (x: number, y: number, sizeFt = 4) =>
 const property = propertySchema.parse({});
 const gather = (fields: Partial<GatherInput> = {}) =>
   gatheredSigns({
+    shelf: LIBRARY,
     lawn: { features: [], pins: [], lines: [], upkeep: 'standard', patches: [], property },
     zone: zone(),
     patch: null,

@@ -1,6 +1,6 @@
 import type { Answers } from '../diagnosis';
 import { grass, phSpots, testThresholds } from '../knowledge';
-import { LIBRARY } from '../products';
+import type { Shelf } from '../products';
 import { gathering, severeColdF, wholeLawnSigns } from '../knowledge/gathering';
 import { runDistance } from '../lawn/gap';
 import { mainGrass, probeVerdict, type Patch, type Point, type Zone } from '../lawn';
@@ -28,6 +28,7 @@ export interface GatherInput {
   /** Measured days ending on `today`. */
   days: readonly DailyWeather[];
   records: readonly ApplicationRecord[];
+  shelf: Shelf;
   samples: readonly SoilSample[];
   ph: readonly PhReading[];
   /** Answers of the other looks of this visit, in order. */
@@ -103,7 +104,7 @@ function placeSigns({ lawn, zone, patch }: GatherInput): Record<string, boolean>
 }
 
 /** What was put down here lately. Only a yes is certain: others may have been at work besides us. */
-function recordSigns({ zone, records, today, lawn }: GatherInput): Record<string, boolean> {
+function recordSigns({ zone, records, today, lawn, shelf }: GatherInput): Record<string, boolean> {
   const signs: Record<string, boolean> = {};
   const own = records
     .filter(({ zoneId, date }) => zoneId === zone.id && date <= today)
@@ -113,13 +114,7 @@ function recordSigns({ zone, records, today, lawn }: GatherInput): Record<string
     list.reduce(
       (sum, { materials, areaFt2 }) =>
         sum +
-        materials.reduce(
-          (lb, material) =>
-            material.kind === 'fertilizer'
-              ? lb + (material.amount * (LIBRARY.fertilizer(material.slug)?.grade[0] ?? 0)) / 100
-              : lb,
-          0,
-        ) /
+        materials.reduce((lb, material) => lb + (shelf.nutrientsOf(material)?.n ?? 0), 0) /
           (areaFt2 / 1000),
       0,
     );
@@ -130,7 +125,7 @@ function recordSigns({ zone, records, today, lawn }: GatherInput): Record<string
   const { days } = gathering;
   const herbicides = sprayed(
     within(days.herbicide),
-    (slug) => LIBRARY.herbicide(slug)?.postEmergent ?? false,
+    (slug) => shelf.herbicide(slug)?.postEmergent ?? false,
   );
   if (nitrogen(within(days.nitrogenRecent)) > 0) signs['c-n-recent'] = true;
   if (nitrogen(within(days.nitrogenHigh)) > gathering.highNitrogenLb) signs['c-n-high'] = true;
@@ -139,18 +134,19 @@ function recordSigns({ zone, records, today, lawn }: GatherInput): Record<string
     signs['c-n-none'] = true;
   }
   if (herbicides.length > 0) signs['c-herb'] = true;
+  const feedsToo = (slug: string) => Boolean(shelf.herbicide(slug)?.nutrients);
+  if (sprayed(herbicides, feedsToo).length > 0) signs['c-weedfeed'] = true;
   if (herbicides.some(({ weather }) => weather.airF >= gathering.hotF)) signs['c-herb-hot'] = true;
   if (herbicides.some(({ findings }) => findings.some(({ severity }) => severity === 'exceeds'))) {
     signs['c-herb-rate'] = true;
   }
   if (
-    sprayed(within(days.herbicide), (slug) => LIBRARY.herbicide(slug)?.selective === false).length >
-    0
+    sprayed(within(days.herbicide), (slug) => shelf.herbicide(slug)?.selective === false).length > 0
   ) {
     signs['c-nonsel'] = true;
   }
   if (
-    sprayed(within(days.preEmergent), (slug) => LIBRARY.herbicide(slug)?.preEmergent ?? false)
+    sprayed(within(days.preEmergent), (slug) => shelf.herbicide(slug)?.preEmergent ?? false)
       .length > 0
   ) {
     signs['c-pre'] = true;

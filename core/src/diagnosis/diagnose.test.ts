@@ -115,7 +115,7 @@ describe('counting tests (thresholds: common practice)', () => {
     [[3, 2, 2], 26.7, 'treat', 'yes', [12.5, 50.2]],
     [[3, 2, 2, 4, 1, 3], 28.7, 'treat', 'yes', [17.7, 44.2]],
     [[0, 0, 1], 3.8, 'below', 'no', [0.2, 18]],
-  ] as const)('chinch float %p', (counts, perFt2, verdict, answer, range) => {
+  ] as const)('T1: chinch float %p', (counts, perFt2, verdict, answer, range) => {
     const got = float([...counts]);
     expect(got.factor).toBeCloseTo(11.46, 2);
     // The published table multiplies the rounded factor.
@@ -125,7 +125,7 @@ describe('counting tests (thresholds: common practice)', () => {
     expect(Math.abs(got.perFt2Range[0] - range[0])).toBeLessThan(0.5);
     expect(Math.abs(got.perFt2Range[1] - range[1])).toBeLessThan(0.8);
   });
-  it('grub cores: nine in six 4.25-in cores are 15.2 per ft²', () => {
+  it('T2: grub cores, nine in six 4.25-in cores are 15.2 per ft²', () => {
     const got = countTestVerdict({ test: 'grub-lift', sampler: 4.25, counts: [1, 0, 3, 2, 1, 2] }, [
       { species: 'kentucky-bluegrass', cover: 1 },
     ]);
@@ -133,7 +133,7 @@ describe('counting tests (thresholds: common practice)', () => {
     expect(got.perFt2).toBeCloseTo(15.2, 1);
     expect(got.verdict).toBe('treat');
   });
-  it('uses the row of the grass', () => {
+  it('T23: uses the row of the grass', () => {
     const count = {
       test: 'grub-lift' as const,
       sampler: 4.25,
@@ -147,7 +147,7 @@ describe('counting tests (thresholds: common practice)', () => {
       [8, 8],
     );
   });
-  it('soap flush: seven webworms in 4 ft² are 15.8 per yd²', () => {
+  it('T3: soap flush, seven webworms in 4 ft² are 15.8 per yd²', () => {
     const got = countTestVerdict(
       { test: 'soap-flush-caterpillar', sampler: 4, counts: [7, 7, 7] },
       stand,

@@ -19,7 +19,7 @@ const figureOf = (result: ReturnType<typeof read>, slug: string) =>
 
 describe('worked readings', () => {
   const cans = [0.31, 0.28, 0.35, 0.12, 0.3, 0.26, 0.33, 0.29];
-  it('catch cans: mean 0.28 in, uniformity 0.68 and 0.84, 54 minutes an inch, the patch at 43 %', () => {
+  it('T10: catch cans, mean 0.28 in, uniformity 0.68 and 0.84, 54 minutes an inch, the patch at 43 %', () => {
     const result = read('catch-cans', { depths: cans, minutes: 15, patch: 0.12 });
     expect(figureOf(result, 'mean')).toBeCloseTo(0.28, 3);
     expect(figureOf(result, 'distribution')).toBeCloseTo(0.6786, 4);
@@ -34,7 +34,7 @@ describe('worked readings', () => {
     ).toBe('even');
     expect(canUniformity([0, 0])).toEqual({ mean: 0, distribution: 0, christiansen: 0 });
   });
-  it('rewet: half an inch on 3 × 3 ft is 2.8 gal', () => {
+  it('T6: rewet, half an inch on 3 × 3 ft is 2.8 gal', () => {
     const result = read('rewet', { side: 3 });
     expect(figureOf(result, 'water')).toBeCloseTo(2.81, 2);
     expect(result).toMatchObject({ verdict: 'wait', signs: {} });
@@ -43,13 +43,13 @@ describe('worked readings', () => {
       signs: { 't-rewet': false },
     });
   });
-  it('strips of 2 × 10 ft take 1.4 g of ferrous sulfate and 0.35 oz of urea', () => {
+  it('T19: strips of 2 × 10 ft take 1.4 g of ferrous sulfate and 0.35 oz of urea', () => {
     const result = read('test-strips', { width: 2, length: 10, iron: true });
     expect(figureOf(result, 'ferrousSulfate')).toBeCloseTo(1.42, 2);
     expect(figureOf(result, 'urea')).toBeCloseTo(0.35, 2);
     expect(result).toMatchObject({ verdict: 'iron', signs: { 't-iron-strip': true } });
   });
-  it('pH: only a spot 1.3 off is a finding; half a unit is the kit', () => {
+  it('T9: pH, only a spot 1.3 off is a finding; half a unit is the kit', () => {
     const result = read('ph-spots', { best: 6.5, poor: [6.6, 7.8, 6.4, 6.7] });
     expect(figureOf(result, 'apart')).toBeCloseTo(1.3, 6);
     expect(result).toMatchObject({
@@ -67,7 +67,7 @@ describe('worked readings', () => {
     [50, 100, 'count-more'],
     [66, 100, 'overseed'],
     [110, 200, 'count-more'],
-  ])('cover: %s of %s is %s', (hits, points, verdict) =>
+  ])('T20: cover, %s of %s is %s', (hits, points, verdict) =>
     expect(read('percent-cover', { hits, points }).verdict).toBe(verdict),
   );
   it('salt: 1.6 dS/m in 1:2 is 3.2 in the paste', () => {
@@ -77,7 +77,7 @@ describe('worked readings', () => {
     });
     expect(read('salt', { reading: 1 }).signs).toEqual({ 't-ec-high': 'unsure' });
   });
-  it('a foot-square flap counts as one square foot', () => {
+  it('T2: a foot-square flap counts as one square foot', () => {
     const stand = [{ species: 'kentucky-bluegrass' as const, cover: 1 }];
     const flap = countTestVerdict(
       { test: 'grub-lift', sampler: 12, square: true, counts: [9, 8, 10, 9, 9, 9] },
@@ -89,49 +89,57 @@ describe('worked readings', () => {
 });
 
 describe('answers', () => {
-  it.each<[string, FieldTestInput['values'], string, Record<string, unknown>]>([
-    ['tug', { lifts: 4 }, 'holds', { 't-tug': true }],
-    ['tug', { lifts: 5 }, 'lifts', { 't-tug': false }],
-    ['crown', { alive: 8 }, 'alive', { 'h-crown-firm': true, 'h-crown-dead': false }],
-    ['crown', { alive: 5 }, 'mixed', { 'h-crown-firm': 'unsure', 'h-crown-dead': 'unsure' }],
-    ['plug', { regrown: 0, control: false }, 'void', { 't-plug-alive': 'unsure' }],
-    ['plug', { regrown: 0, control: true }, 'dead', { 't-plug-alive': false }],
-    ['drop', { seconds: [2, 3, 70] }, 'strong', { 'h-repel': true }],
-    ['drop', { seconds: [2, 3] }, 'wettable', { 'h-repel': 'unsure' }],
-    ['probe', { depths: [2, 2, 2, 7, 2, 3, 2, 2, 2, 1] }, 'stops', { 'h-probe-stop': true }],
-    ['probe', { depths: [2] }, 'stops', { 'h-probe-stop': 'unsure' }],
+  it.each<[string, string, FieldTestInput['values'], string, Record<string, unknown>]>([
+    ['T4', 'tug', { lifts: 4 }, 'holds', { 't-tug': true }],
+    ['T4', 'tug', { lifts: 5 }, 'lifts', { 't-tug': false }],
+    ['T5', 'crown', { alive: 8 }, 'alive', { 'h-crown-firm': true, 'h-crown-dead': false }],
+    ['T5', 'crown', { alive: 5 }, 'mixed', { 'h-crown-firm': 'unsure', 'h-crown-dead': 'unsure' }],
+    ['T5', 'plug', { regrown: 0, control: false }, 'void', { 't-plug-alive': 'unsure' }],
+    ['T5', 'plug', { regrown: 0, control: true }, 'dead', { 't-plug-alive': false }],
+    ['T6', 'drop', { seconds: [2, 3, 70] }, 'strong', { 'h-repel': true }],
+    ['T6', 'drop', { seconds: [2, 3] }, 'wettable', { 'h-repel': 'unsure' }],
+    ['T7', 'probe', { depths: [2, 2, 2, 7, 2, 3, 2, 2, 2, 1] }, 'stops', { 'h-probe-stop': true }],
+    ['T7', 'probe', { depths: [2] }, 'stops', { 'h-probe-stop': 'unsure' }],
     [
+      'T11',
       'soil-temperature',
       { green: [49, 50, 49.5], rest: [46, 46, 46] },
       'warmer',
       { 't-soiltemp': true },
     ],
-    ['thatch', { depths: [0.6, 0.6, 0.6, 0.6] }, 'too-thick', { 'h-thatch': true }],
-    ['dawn', { threads: true, webs: true }, 'webs', { 'h-mycelium': false }],
-    ['bag', { growth: true, pink: true }, 'pink', { 't-bag': true, 'h-mycelium-pink': true }],
-    ['paper-tap', { specks: [12, 3, 9] }, 'mites', { 't-mites': true }],
-    ['paper-tap', { specks: [0, 0, 0] }, 'none', { 't-mites': false }],
-    ['run-width', { width: 1.5, ridge: 0, pellets: true }, 'vole', { 'k-pat-runs': true }],
-    ['run-width', { width: 3, ridge: 3, pellets: false }, 'mole', { 'k-pat-runs': true }],
+    ['T12', 'thatch', { depths: [0.6, 0.6, 0.6, 0.6] }, 'too-thick', { 'h-thatch': true }],
+    ['T13', 'dawn', { threads: true, webs: true }, 'webs', { 'h-mycelium': false }],
     [
+      'T14',
+      'bag',
+      { growth: true, pink: true },
+      'pink',
+      { 't-bag': true, 'h-mycelium-pink': true },
+    ],
+    ['T15', 'paper-tap', { specks: [12, 3, 9] }, 'mites', { 't-mites': true }],
+    ['T15', 'paper-tap', { specks: [0, 0, 0] }, 'none', { 't-mites': false }],
+    ['T18', 'run-width', { width: 1.5, ridge: 0, pellets: true }, 'vole', { 'k-pat-runs': true }],
+    ['T18', 'run-width', { width: 3, ridge: 3, pellets: false }, 'mole', { 'k-pat-runs': true }],
+    [
+      'T7',
       'moisture',
       { crumbles: true, drips: false },
       'dry',
       { 'h-soil-dry': true, 'h-soil-wet': false },
     ],
-    ['bioassay', { treated: 15, clean: 20 }, 'wait', {}],
-  ])('%s %p: %s', (test, values, verdict, signs) =>
+    ['T22', 'bioassay', { treated: 15, clean: 20 }, 'wait', {}],
+  ])('%s: %s %p, %s', (_, test, values, verdict, signs) =>
     expect(read(test, values)).toMatchObject({ verdict, signs }),
   );
   it('thatch of 0.6 in is too thick for fescue and still fine on bermuda', () => {
     expect(read('thatch', { depths: [0.6, 0.6, 0.6, 0.6] }, 'bermuda-hybrid').verdict).toBe('fine');
   });
-  it('billbugs are judged by the grass: 7 a square foot', () => {
+  it('T8: billbugs are judged by the grass: 7 a square foot', () => {
     const seven = { larvae: 7, area: 1, frass: 6 };
     expect(read('billbug', seven).verdict).toBe('sample-more');
     expect(read('billbug', seven, 'zoysia-fine').verdict).toBe('treat-next-year');
   });
-  it('four of five urine clues are nearly certain', () => {
+  it('T17: four of five urine clues are nearly certain', () => {
     const all = { round: true, straw: true, ring: true, route: true, dog: true };
     expect(read('urine-clues', all).verdict).toBe('nearly-certain');
     expect(read('urine-clues', { ...all, ring: false, straw: false }).verdict).toBe('compare');
@@ -177,7 +185,12 @@ describe('cards and readings', () => {
     [{ test: 'probe', values: { depths: [] } }, ['values.depths', 'missing']],
     [{ test: 'seance', values: {} }, ['test', 'unknown test']],
   ])('%p is refused at its place', (input, issue) => expect(issues(input)).toContainEqual(issue));
-  it('gives nothing for readings that are not whole', () => {
+  it('T21: nematode cores go to a laboratory and answer nothing here', () => {
+    const card = fieldTestCards.find(({ slug }) => slug === 'nematode-cores')!;
+    expect([card.fields, card.signs]).toEqual([[], []]);
+    expect(fieldTestResult({ test: 'nematode-cores', values: {} }, 'tall-fescue')).toBeNull();
+  });
+  it('T16: gives nothing for readings that are not whole, and nothing for a sample on its way', () => {
     expect(fieldTestResult({ test: 'tug', values: {} }, 'tall-fescue')).toBeNull();
     expect(fieldTestResult({ test: 'lab-sample', values: {} }, 'tall-fescue')).toBeNull();
   });

@@ -39,7 +39,7 @@ export interface MixPart {
  * @throws RangeError when no seed is sold of one of its grasses
  */
 export function seedMixRate(
-  { slug, parts }: SeedMix,
+  { slug, parts }: Pick<SeedMix, 'slug' | 'parts'>,
   use: 'overseed' | 'new',
   bag: { purity?: number; germination?: number } = {},
 ): SeedRate & { parts: MixPart[] } {

@@ -1,5 +1,6 @@
-import { grass, heatRule, type Fertilizer, type GrassSlug } from '../knowledge';
-import { LIBRARY } from '../products';
+import { grass, heatRule, type GrassSlug } from '../knowledge';
+import type { ShelfFertilizer } from '../products';
+import { THOUSANDS_PER_ACRE } from '../units';
 import { productForNutrient } from './productForNutrient';
 import { saltLoad, saltLoadLimit } from './saltLoad';
 
@@ -21,6 +22,11 @@ export interface FeedingInput {
   placeLbPer1000?: number;
 }
 
+/** Grades to choose from. */
+export interface FeedingShelf {
+  fertilizers: readonly ShelfFertilizer[];
+}
+
 /** What held a feeding down. */
 export type FeedingLimit =
   | 'wanted'
@@ -30,10 +36,11 @@ export type FeedingLimit =
   | 'heat'
   | 'hot'
   | 'not-irrigated-in-heat'
-  | 'salt';
+  | 'salt'
+  | 'label';
 
 export interface Feeding {
-  fertilizer: Fertilizer;
+  fertilizer: ShelfFertilizer;
   nLbPer1000: number;
   productLbPer1000: number;
   saltLoad: number;
@@ -49,13 +56,14 @@ const SUMMER = [6, 7, 8];
 const misfit = ({ fertilizer: { slowShare } }: Feeding, wanted: number): number =>
   Math.abs(slowShare - wanted);
 
-function limitsFor(
+/** What grass, year, law and heat leave of nitrogen that is slow to a share, lb N per 1000 ft². */
+export function nitrogenLimits(
   input: FeedingInput,
-  product: Fertilizer,
+  slowShare: number,
 ): { limit: FeedingLimit; lb: number }[] {
   const entries = input.grasses.map(grass);
   const cool = entries.some(({ season }) => season === 'cool');
-  const slow = product.slowShare >= heatRule.slowShare;
+  const slow = slowShare >= heatRule.slowShare;
   const summer = SUMMER.includes(input.month);
   const perApplication = Math.min(
     ...entries.map(({ nitrogen, season }) => {
@@ -84,38 +92,43 @@ function limitsFor(
   return limits;
 }
 
+/** The most of one grade that grass, year, law, heat, salt and its own label leave; may be nothing. */
+export function gradeFeeding(product: ShelfFertilizer, input: FeedingInput): Feeding {
+  const nPercent = product.grade[0];
+  const saltLimit = saltLoadLimit({
+    airHighF: input.airHighF,
+    ...(input.dryTopsoil === undefined ? {} : { dryTopsoil: input.dryTopsoil }),
+  });
+  const saltCap = (saltLimit * 100) / product.saltIndex;
+  const most = product.maxPerApplication ?? Infinity;
+  const limits = [
+    ...nitrogenLimits(input, product.slowShare),
+    { limit: 'salt' as const, lb: (saltCap * nPercent) / 100 },
+    { limit: 'label' as const, lb: (most / THOUSANDS_PER_ACRE) * (nPercent / 100) },
+  ];
+  const tightest = limits.reduce((a, b) => (b.lb < a.lb - 1e-9 ? b : a));
+  const nLbPer1000 = Math.max(0, Math.floor(tightest.lb * 20 + 1e-6) / 20);
+  const productLbPer1000 = nPercent > 0 ? productForNutrient(nLbPer1000, nPercent) : 0;
+  return {
+    fertilizer: product,
+    nLbPer1000,
+    productLbPer1000,
+    saltLoad: saltLoad(productLbPer1000, product.saltIndex),
+    saltLimit,
+    limitedBy: tightest.limit,
+  };
+}
+
 /**
  * The richest safe feeding: for each generic grade the tightest of grass, year, heat and salt limits
  * is taken, and the grade that comes nearest to what is wanted wins, the lower salt load on a tie.
  * Grades with phosphorus are left to soil tests and seeding.
  * @returns `null` when less than 0.2 lb N per 1000 ft² is safe, with nothing worth the walk
  */
-export function feedingRate(input: FeedingInput): Feeding | null {
-  const burnLimit = saltLoadLimit({
-    airHighF: input.airHighF,
-    ...(input.dryTopsoil === undefined ? {} : { dryTopsoil: input.dryTopsoil }),
-  });
-  const options = LIBRARY.fertilizers
+export function feedingRate(input: FeedingInput, shelf: FeedingShelf): Feeding | null {
+  const options = shelf.fertilizers
     .filter(({ grade }) => grade[1] === 0)
-    .map((product): Feeding => {
-      const nPercent = product.grade[0];
-      const saltCap = (burnLimit * 100) / product.saltIndex;
-      const limits = [
-        ...limitsFor(input, product),
-        { limit: 'salt' as const, lb: (saltCap * nPercent) / 100 },
-      ];
-      const tightest = limits.reduce((a, b) => (b.lb < a.lb - 1e-9 ? b : a));
-      const nLbPer1000 = Math.max(0, Math.floor(tightest.lb * 20 + 1e-6) / 20);
-      const productLbPer1000 = productForNutrient(nLbPer1000, nPercent);
-      return {
-        fertilizer: product,
-        nLbPer1000,
-        productLbPer1000,
-        saltLoad: saltLoad(productLbPer1000, product.saltIndex),
-        saltLimit: burnLimit,
-        limitedBy: tightest.limit,
-      };
-    })
+    .map((product) => gradeFeeding(product, input))
     .filter(({ nLbPer1000 }) => nLbPer1000 >= WORTH_FEEDING)
     .sort(
       (a, b) =>

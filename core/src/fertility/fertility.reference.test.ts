@@ -1,4 +1,5 @@
 /** Worked examples: growth potential (Gelernter & Stowell 2005), salt load (Rader, White & Whittaker 1943). */
+import { LIBRARY } from '../products';
 import {
   growthPotential,
   nitrogenByMonth,
@@ -21,14 +22,14 @@ describe('growth potential', () => {
   ] as const)('%d °F, %s', (mean, season, expected) =>
     expect(growthPotential(mean, season)).toBeCloseTo(expected, 4),
   );
-  it('splits 3.5 lb N over a cool-season year', () => {
+  it('EX-2.12: splits 3.5 lb N over a cool-season year', () => {
     const months = nitrogenByMonth(3.5, COOL, 'cool');
     [0.001, 0.002, 0.033, 0.268, 0.627, 0.573, 0.425, 0.503, 0.666, 0.344, 0.053, 0.003].forEach(
       (lb, i) => expect(months[i]).toBeCloseTo(lb, 3),
     );
     expect(months.reduce((a, b) => a + b, 0)).toBeCloseTo(3.5, 9);
   });
-  it('splits 3.0 lb N over a warm-season year', () => {
+  it('EX-2.13: splits 3.0 lb N over a warm-season year', () => {
     const months = nitrogenByMonth(3, WARM, 'warm');
     [0.326, 0.584, 0.676, 0.648].forEach((lb, i) => expect(months[4 + i]).toBeCloseTo(lb, 3));
   });
@@ -58,16 +59,19 @@ describe('product, nutrient and salt', () => {
 
 describe('the rate of one feeding', () => {
   const feed = (fields: Partial<Parameters<typeof feedingRate>[0]> = {}) =>
-    feedingRate({
-      grasses: ['tall-fescue'],
-      wantedLbPer1000: 1,
-      airHighF: 70,
-      month: 9,
-      irrigated: false,
-      slowShare: 0.5,
-      givenLbPer1000: 0,
-      ...fields,
-    });
+    feedingRate(
+      {
+        grasses: ['tall-fescue'],
+        wantedLbPer1000: 1,
+        airHighF: 70,
+        month: 9,
+        irrigated: false,
+        slowShare: 0.5,
+        givenLbPer1000: 0,
+        ...fields,
+      },
+      LIBRARY,
+    );
   it('gives what is wanted when nothing stands in the way', () => {
     expect(feed()).toMatchObject({ nLbPer1000: 1, limitedBy: 'wanted' });
   });

@@ -25,6 +25,13 @@ const COLUMNS = [
   'reentry_hours',
   'seed_after_weeks',
   'seed_before_weeks',
+  'nitrogen_pct',
+  'phosphate_pct',
+  'potash_pct',
+  'slow_pct',
+  'granular',
+  'purity_pct',
+  'germination_pct',
   'home_lawns',
   'site_bans',
   'package_amount',
@@ -50,6 +57,9 @@ const FIELD: Readonly<Record<string, Column>> = {
   reentryHours: 'reentry_hours',
   seedAfterWeeks: 'seed_after_weeks',
   seedBeforeWeeks: 'seed_before_weeks',
+  nutrients: 'nitrogen_pct',
+  purityPct: 'purity_pct',
+  germinationPct: 'germination_pct',
   homeLawns: 'home_lawns',
   siteBans: 'site_bans',
   packageAmount: 'package_amount',
@@ -60,6 +70,18 @@ const FIELD: Readonly<Record<string, Column>> = {
 const yes = (cell: string | undefined): boolean => /^(yes|y|true|1)$/i.test(cell ?? '');
 const figure = (cell: string | undefined): number | null =>
   cell === undefined || cell === '' ? null : csvNumber(cell);
+
+/** Nutrients of a row; `null` where none is filled in. */
+function nutrientsOf(cells: Partial<Record<Column, string>>) {
+  const [n, p2o5, k2o] = [cells.nitrogen_pct, cells.phosphate_pct, cells.potash_pct].map(figure);
+  if ([n, p2o5, k2o].every((value) => value === null)) return null;
+  return {
+    n: n ?? 0,
+    p2o5: p2o5 ?? 0,
+    k2o: k2o ?? 0,
+    slowShare: (figure(cells.slow_pct) ?? 0) / 100,
+  };
+}
 
 /**
  * Reads labels of the shelf, one a row. `actives` are `name amount lb/gal` or `name amount %` with `;`
@@ -108,6 +130,10 @@ export function parseLabelCsv(
       reentryHours: figure(cells.reentry_hours),
       seedAfterWeeks: figure(cells.seed_after_weeks),
       seedBeforeWeeks: figure(cells.seed_before_weeks),
+      nutrients: nutrientsOf(cells),
+      granular: yes(cells.granular),
+      purityPct: figure(cells.purity_pct),
+      germinationPct: figure(cells.germination_pct),
       homeLawns: yes(cells.home_lawns),
       siteBans: cells.site_bans ?? '',
       packageAmount: figure(cells.package_amount),
@@ -153,6 +179,13 @@ export const writeLabelCsv = (labels: readonly ShelfLabel[]): string =>
       label.reentryHours ?? '',
       label.seedAfterWeeks ?? '',
       label.seedBeforeWeeks ?? '',
+      label.nutrients?.n ?? '',
+      label.nutrients?.p2o5 ?? '',
+      label.nutrients?.k2o ?? '',
+      label.nutrients ? label.nutrients.slowShare * 100 : '',
+      label.granular ? 'yes' : 'no',
+      label.purityPct ?? '',
+      label.germinationPct ?? '',
       label.homeLawns ? 'yes' : 'no',
       label.siteBans,
       label.packageAmount ?? '',

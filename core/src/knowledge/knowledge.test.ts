@@ -2,7 +2,7 @@ import { z } from 'zod';
 import {
   activeName,
   applicationRules,
-  carriedNitrogen,
+  carriedNutrients,
   groupYears,
   setbacks,
   tankRules,
@@ -167,7 +167,7 @@ describe('herbicides, weeds and grasses hang together', () => {
     const known = new Set(herbicides.map(({ slug }) => slug));
     const named = [
       ...Object.keys(setbacks.well),
-      ...Object.keys(carriedNitrogen),
+      ...Object.keys(carriedNutrients),
       ...applicationRules.contactProducts,
       ...toleranceOverrides.map((row) => row.herbicide),
     ];

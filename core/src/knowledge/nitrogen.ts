@@ -177,5 +177,16 @@ export const feedingRules = {
   } satisfies Source as Source,
 } as const;
 
-/** Nitrogen that comes with a product put down for another purpose, % of its weight. */
-export const carriedNitrogen: Readonly<Record<string, number>> = { 'corn-gluten-meal': 9.5 };
+/** Nutrients in a product, % of its weight, and the share of the nitrogen that is slow. */
+export interface Nutrients {
+  n: number;
+  p2o5: number;
+  k2o: number;
+  slowShare: number;
+}
+
+/** Nutrients that come with a product put down for another purpose (memory): a bag of two things. */
+export const carriedNutrients: Readonly<Record<string, Nutrients>> = {
+  'corn-gluten-meal': { n: 9.5, p2o5: 0, k2o: 0, slowShare: 1 },
+  'threeway-granule': { n: 28, p2o5: 0, k2o: 3, slowShare: 0.4 },
+};

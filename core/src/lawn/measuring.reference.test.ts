@@ -142,7 +142,7 @@ describe('latitude and longitude', () => {
     expect(metresPerDegree(40).lat).toBeCloseTo(111_034.6, 0);
     expect(metresPerDegree(40).lon).toBeCloseTo(85_393.9, 0);
   });
-  it('agrees with GeographicLib on the ellipsoid and @turf/area on the sphere', () => {
+  it('EX-7.45: agrees with GeographicLib on the ellipsoid and @turf/area on the sphere', () => {
     const origin = { lat: 40, lon: -30 };
     const corners = [
       { lat: 40, lon: -30 },

@@ -55,6 +55,21 @@ export const shelfLabelSchema = z
     /** Weeks to wait before seed goes down, and that seedlings must have stood. */
     seedAfterWeeks: optional(z.number().min(0).max(104)),
     seedBeforeWeeks: optional(z.number().min(0).max(104)),
+    /** Nutrients that it carries, % of its weight, and the share of the nitrogen that is slow: a bag of two things. */
+    nutrients: z
+      .object({
+        n: z.number().min(0).max(60),
+        p2o5: z.number().min(0).max(60),
+        k2o: z.number().min(0).max(70),
+        slowShare: z.number().min(0).max(1),
+      })
+      .nullable()
+      .default(null),
+    /** Spread dry, whatever the library's entry is. */
+    granular: z.boolean().default(false),
+    /** Of seed: pure seed and what of it comes up, %. */
+    purityPct: optional(z.number().positive().max(100)),
+    germinationPct: optional(z.number().positive().max(100)),
     homeLawns: z.boolean(),
     siteBans: z.string().max(400).default(''),
     packageAmount: optional(positive),
@@ -76,7 +91,13 @@ export const shelfLabelSchema = z
     if (label.airMinF !== null && label.airMaxF !== null && label.airMinF >= label.airMaxF) {
       issue('airMinF', 'the lowest air is not below the highest');
     }
-    const { base } = label;
+    const { base, nutrients, granular } = label;
+    const dry = label.unit === 'oz' || label.unit === 'lb';
+    if (nutrients && !dry) issue('nutrients', 'nutrients are a share of a weight: oz or lb');
+    if (granular && !dry) issue('granular', 'granules are weighed: oz or lb');
+    if (nutrients && nutrients.n + nutrients.p2o5 + nutrients.k2o > 100) {
+      issue('nutrients', 'more nutrients than weight');
+    }
     if (base && !entryOf(base)) issue('base', 'the library has no such entry');
   });
 export type ShelfLabel = z.infer<typeof shelfLabelSchema>;

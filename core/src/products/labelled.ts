@@ -1,13 +1,18 @@
+import { seedMixRate } from '../establish';
 import {
+  carriedNutrients,
   grass,
   herbicide,
   toleranceSchema,
   treatment,
+  type Fertilizer,
   type GrassSlug,
   type Herbicide,
+  type Nutrients,
+  type SeedMix,
   type Treatment,
 } from '../knowledge';
-import { OUNCES_PER_POUND } from '../units';
+import { OUNCES_PER_POUND, THOUSANDS_PER_ACRE } from '../units';
 import type { ShelfLabel } from './label';
 
 /** What is odd about a label beside the library: perhaps a slip of the pen, perhaps the label is so. */
@@ -94,26 +99,57 @@ interface OnLabel {
   siteBans: string;
   /** Weeks until seed whatever the rate was; `null`: the library's ladder stands. */
   seedAfterWeeks: number | null;
+  /** Grasses that it names; empty: none are named. */
+  turf: readonly GrassSlug[];
+}
+
+/** What a product feeds beside what it is put down for; `null`: nothing. */
+interface Carrying {
+  nutrients: Nutrients | null;
 }
 
 /**
  * A herbicide as it stands on the shelf: the company's label where there is one, else the library's entry. Rules
  * take nothing less: an entry straight from the library does not fit.
  */
-export type ShelfHerbicide = Herbicide & {
-  /** `null`: the library's entry. */
-  own: OnLabel | null;
-  /** Rates over which the library's control is reached, in this bottle's strength. */
-  effectRate: Herbicide['rate'];
-  /** What goes into the tank of a recipe for one dose; `null` of a single product. */
-  parts: readonly { product: ShelfHerbicide; ratePerAcre: number }[] | null;
-};
-export type ShelfTreatment = Treatment & { own: OnLabel | null };
+export type ShelfHerbicide = Herbicide &
+  Carrying & {
+    /** `null`: the library's entry. */
+    own: OnLabel | null;
+    /** Rates over which the library's control is reached, in this bottle's strength. */
+    effectRate: Herbicide['rate'];
+    /** What goes into the tank of a recipe for one dose; `null` of a single product. */
+    parts: readonly { product: ShelfHerbicide; ratePerAcre: number }[] | null;
+  };
+export type ShelfTreatment = Treatment & Carrying & { own: OnLabel | null };
 
-const onLabel = ({ reentryHours, siteBans, seedAfterWeeks }: ShelfLabel): OnLabel => ({
+/** A fertilizer as it stands on the shelf. What only a label limits is `null` without one. */
+export type ShelfFertilizer = Fertilizer & {
+  own: OnLabel | null;
+  /** lb of product per acre. */
+  maxPerApplication: number | null;
+  maxPerYear: number | null;
+  maxApplications: number | null;
+  minIntervalDays: number | null;
+  residential: 'yes' | 'no';
+};
+
+/** Seed as it stands on the shelf: a mix, or one grass. Rates are lb from the bag per 1000 ft². */
+export interface ShelfSeed {
+  slug: string;
+  parts: SeedMix['parts'];
+  overseedLbPer1000: number;
+  newLbPer1000: number;
+  /** Share of the bag that is seed of the kind and comes up, 0-1. */
+  liveShare: number;
+  own: OnLabel | null;
+}
+
+const onLabel = ({ reentryHours, siteBans, seedAfterWeeks, turf }: ShelfLabel): OnLabel => ({
   reentryHours,
   siteBans: siteBans.trim(),
   seedAfterWeeks,
+  turf,
 });
 
 const labelOf = (labels: readonly ShelfLabel[], kind: string, slug: string) =>
@@ -168,7 +204,10 @@ export function labelledHerbicide(
 ): ShelfHerbicide {
   const label = labelOf(labels, 'herbicide', product.slug);
   const factor = label && unitFactor(label.unit, product.unit);
-  if (!label || !factor) return { ...product, own: null, effectRate: product.rate, parts: null };
+  const nutrients = carriedNutrients[product.slug] ?? null;
+  if (!label || !factor) {
+    return { ...product, nutrients, own: null, effectRate: product.rate, parts: null };
+  }
   const inUnit = (amount: number | null) => (amount === null ? null : amount * factor);
   const high = label.highPerAcre * factor;
   const strength = strengths(product, label);
@@ -179,6 +218,8 @@ export function labelledHerbicide(
   return {
     ...product,
     ...strength,
+    nutrients: label.nutrients ?? nutrients,
+    form: label.granular ? 'granule' : product.form,
     own: onLabel(label),
     parts: null,
     effectRate: [
@@ -234,10 +275,13 @@ export function labelledTreatment(
 ): ShelfTreatment {
   const label = labelOf(labels, 'treatment', product.slug);
   const factor = label && unitFactor(label.unit, product.unit);
-  if (!label || !factor) return { ...product, own: null };
+  const nutrients = carriedNutrients[product.slug] ?? null;
+  if (!label || !factor) return { ...product, nutrients, own: null };
   const high = label.highPerAcre * factor;
   return {
     ...product,
+    nutrients: label.nutrients ?? nutrients,
+    form: label.granular ? 'granule' : product.form,
     own: onLabel(label),
     unit: product.unit ?? label.unit,
     ratePerAcre: [label.lowPerAcre === null ? high : label.lowPerAcre * factor, high],
@@ -248,5 +292,78 @@ export function labelledTreatment(
     hotAboveF: label.airMaxF ?? product.hotAboveF,
     residential: label.homeLawns ? 'yes' : 'no',
     signalWord: label.signalWord,
+  };
+}
+
+/** A fertilizer as the company's own label has it: its own grade, and what the label limits. */
+export function labelledFertilizer(
+  product: Fertilizer,
+  labels: readonly ShelfLabel[],
+): ShelfFertilizer {
+  const label = labelOf(labels, 'fertilizer', product.slug);
+  const factor = label && unitFactor(label.unit, 'lb');
+  if (!label || !factor) {
+    return {
+      ...product,
+      own: null,
+      maxPerApplication: null,
+      maxPerYear: null,
+      maxApplications: null,
+      minIntervalDays: null,
+      residential: 'yes',
+    };
+  }
+  const { nutrients } = label;
+  return {
+    ...product,
+    grade: nutrients ? [nutrients.n, nutrients.p2o5, nutrients.k2o] : product.grade,
+    slowShare: nutrients ? nutrients.slowShare : product.slowShare,
+    // Salt comes with the quick nitrogen and the potassium: by weight it moves with the richness of the grade.
+    saltIndex: nutrients
+      ? product.saltIndex *
+        Math.max(1, saltyShare(nutrients) / saltyShare(libraryNutrients(product)))
+      : product.saltIndex,
+    bagLb: label.packageAmount === null ? product.bagLb : label.packageAmount * factor,
+    own: onLabel(label),
+    maxPerApplication: label.highPerAcre * factor,
+    maxPerYear: label.maxPerYear === null ? null : label.maxPerYear * factor,
+    maxApplications: label.maxApplications,
+    minIntervalDays: label.minIntervalDays,
+    residential: label.homeLawns ? 'yes' : 'no',
+  };
+}
+
+const libraryNutrients = ({ grade: [n, p2o5, k2o], slowShare }: Fertilizer): Nutrients => ({
+  n,
+  p2o5,
+  k2o,
+  slowShare,
+});
+const saltyShare = ({ n, k2o, slowShare }: Nutrients): number => n * (1 - slowShare) + k2o;
+
+/** Where a label says neither (common practice). */
+const SEED_AS_SOLD = { purityPct: 98, germinationPct: 85 };
+
+/** Seed as the company's own label has it: what of it comes up, and the rates of the bag. */
+export function labelledSeed(
+  slug: string,
+  parts: SeedMix['parts'],
+  labels: readonly ShelfLabel[],
+): ShelfSeed {
+  const label = labelOf(labels, 'seed', slug);
+  const factor = label && unitFactor(label.unit, 'lb');
+  const purity = (label?.purityPct ?? SEED_AS_SOLD.purityPct) / 100;
+  const germination = (label?.germinationPct ?? SEED_AS_SOLD.germinationPct) / 100;
+  const rate = (use: 'overseed' | 'new') =>
+    seedMixRate({ slug, parts }, use, { purity, germination }).bulkLbPer1000;
+  const onBag = (perAcre: number | null) =>
+    perAcre === null || !factor ? null : (perAcre * factor) / THOUSANDS_PER_ACRE;
+  return {
+    slug,
+    parts,
+    overseedLbPer1000: onBag(label?.lowPerAcre ?? null) ?? rate('overseed'),
+    newLbPer1000: onBag(label?.highPerAcre ?? null) ?? rate('new'),
+    liveShare: purity * germination,
+    own: label && factor ? onLabel(label) : null,
   };
 }

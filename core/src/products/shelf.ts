@@ -1,13 +1,33 @@
-import { fertilizers, herbicides, treatments, type Fertilizer } from '../knowledge';
+import {
+  fertilizers,
+  grasses,
+  herbicides,
+  seedMixes,
+  treatments,
+  type Nutrients,
+} from '../knowledge';
+import { OUNCES_PER_POUND } from '../units';
 import type { ShelfLabel } from './label';
 import {
+  labelledFertilizer,
   labelledHerbicide,
+  labelledSeed,
   labelledTreatment,
+  type ShelfFertilizer,
   type ShelfHerbicide,
+  type ShelfSeed,
   type ShelfTreatment,
 } from './labelled';
 
-export type { ShelfHerbicide, ShelfTreatment };
+export type { ShelfFertilizer, ShelfHerbicide, ShelfSeed, ShelfTreatment };
+
+/** What was put down, as plan and record have it. */
+export interface PutDown {
+  kind: string;
+  slug: string;
+  amount: number;
+  unit: string;
+}
 
 /**
  * Every product as this company has it: its own label where there is one, else the library's entry. The only
@@ -16,11 +36,16 @@ export type { ShelfHerbicide, ShelfTreatment };
 export interface Shelf {
   readonly herbicides: readonly ShelfHerbicide[];
   readonly treatments: readonly ShelfTreatment[];
-  readonly fertilizers: readonly Fertilizer[];
+  readonly fertilizers: readonly ShelfFertilizer[];
+  /** Mixes, and every grass that seed is sold of. */
+  readonly seeds: readonly ShelfSeed[];
   /** The product of a slug, or `undefined` when there is none. */
   herbicide: (slug: string) => ShelfHerbicide | undefined;
   treatment: (slug: string) => ShelfTreatment | undefined;
-  fertilizer: (slug: string) => Fertilizer | undefined;
+  fertilizer: (slug: string) => ShelfFertilizer | undefined;
+  seed: (slug: string) => ShelfSeed | undefined;
+  /** Nutrients that came with something, lb in all, whatever it was put down for; `null`: none. */
+  nutrientsOf: (material: PutDown) => (Nutrients & { lb: number }) | null;
   /** Entries of the library that are in store, by slug. */
   readonly inStore: ReadonlySet<string>;
 }
@@ -65,14 +90,44 @@ function built(labels: readonly ShelfLabel[]): Shelf {
   const herbicideOf = new Map(weeds.map((product) => [product.slug, product]));
   const others = treatments.map((product) => labelledTreatment(product, labels));
   const treatmentOf = new Map(others.map((product) => [product.slug, product]));
-  const fertilizerOf = new Map(fertilizers.map((product) => [product.slug, product]));
+  const feeds = fertilizers.map((product) => labelledFertilizer(product, labels));
+  const fertilizerOf = new Map(feeds.map((product) => [product.slug, product]));
+  const sown = [
+    ...seedMixes,
+    ...grasses.flatMap(({ slug, seed }) =>
+      seed ? [{ slug, parts: [{ species: slug, share: 1 }] }] : [],
+    ),
+  ].map(({ slug, parts }) => labelledSeed(slug, parts, labels));
+  const seedOf = new Map(sown.map((product) => [product.slug, product]));
+  const contentOf = ({ kind, slug }: PutDown): Nutrients | null => {
+    if (kind === 'herbicide') return herbicideOf.get(slug)?.nutrients ?? null;
+    if (kind === 'treatment') return treatmentOf.get(slug)?.nutrients ?? null;
+    const feed = kind === 'fertilizer' ? fertilizerOf.get(slug) : undefined;
+    if (!feed) return null;
+    const [n, p2o5, k2o] = feed.grade;
+    return { n, p2o5, k2o, slowShare: feed.slowShare };
+  };
   return {
     herbicides: weeds,
     treatments: others,
-    fertilizers,
+    fertilizers: feeds,
+    seeds: sown,
     herbicide: (slug) => herbicideOf.get(slug),
     treatment: (slug) => treatmentOf.get(slug),
     fertilizer: (slug) => fertilizerOf.get(slug),
+    seed: (slug) => seedOf.get(slug),
+    nutrientsOf: (material) => {
+      const content = contentOf(material);
+      if (!content) return null;
+      const lb = material.unit === 'oz' ? material.amount / OUNCES_PER_POUND : material.amount;
+      return {
+        n: (lb * content.n) / 100,
+        p2o5: (lb * content.p2o5) / 100,
+        k2o: (lb * content.k2o) / 100,
+        slowShare: content.slowShare,
+        lb,
+      };
+    },
     inStore: new Set(
       labels.flatMap(({ base, inUse, packages }) =>
         base && inUse && packages > 0 ? [base.slug] : [],

@@ -1,15 +1,23 @@
 import {
   applicationRules,
+  feedingRules,
+  heatRule,
   prodiamineSteps,
   tankRules,
   weed as weedOf,
   type GrassSlug,
+  type Tolerance,
   type ToleranceCondition,
 } from '../knowledge';
 import { efficacy, MOST_CONTROL, stageFactor } from '../knowledge/efficacy';
 import type { Shelf, ShelfHerbicide } from '../products';
 import { activesOf, meanResidual } from '../rates';
-import { SQUARE_FEET_PER_ACRE, type LocalDate } from '../units';
+import {
+  OUNCES_PER_POUND,
+  SQUARE_FEET_PER_ACRE,
+  THOUSANDS_PER_ACRE,
+  type LocalDate,
+} from '../units';
 import type { Exclusion, Reason } from './reason';
 import { hasLadder, rateCap, recipeOverCap, standTolerance } from './tolerance';
 import type { Usage } from './usage';
@@ -51,6 +59,8 @@ export interface MixQuestion {
   walkUsd?: number;
   /** Earlier and planned use on the zone, and the day of the walk. */
   usage?: { usage: Usage; date: LocalDate };
+  /** lb N per 1000 ft² that may come with it that day, by how slow it is; asked only where something feeds too. */
+  nitrogenRoom?: () => { quick: number; slow: number };
 }
 
 export interface MixChoice {
@@ -109,7 +119,8 @@ export function doseEffect(
     : lightEffect + ((1 - lightEffect) * (ratePerAcre - low)) / (middle - low);
 }
 
-function chooseRate(
+/** The rate that a question asks of a product on its turf, in full or light, and the share of the effect it has. */
+export function chooseRate(
   product: ShelfHerbicide,
   question: MixQuestion,
   light: boolean,
@@ -135,10 +146,54 @@ function chooseRate(
   };
 }
 
-function screen(
+/** lb N per 1000 ft² that a rate brings. */
+const nitrogenAt = ({ nutrients, unit }: ShelfHerbicide, ratePerAcre: number): number =>
+  nutrients
+    ? ((unit === 'oz' ? ratePerAcre / OUNCES_PER_POUND : ratePerAcre) * nutrients.n) /
+      100 /
+      THOUSANDS_PER_ACRE
+    : 0;
+
+/** Whether what a product feeds stands in the way of its rate. */
+function feedReasons(
   product: ShelfHerbicide,
-  question: MixQuestion,
-): { candidate: Candidate; reasons: Reason[] } {
+  ratePerAcre: number,
+  { nitrogenRoom, shelf, stock }: MixQuestion,
+): Reason[] {
+  const { nutrients } = product;
+  if (!nutrients) return [];
+  // A feed with a weed killer in it is offered to whoever keeps it; nobody buys it for a weed.
+  if (product.postEmergent && !shelf.inStore.has(product.slug) && !stock?.has(product.slug)) {
+    return [{ rule: 'R18-feeds-too', inputs: {} }];
+  }
+  const room = nitrogenRoom?.();
+  if (!room) return [];
+  const lb = nitrogenAt(product, ratePerAcre);
+  const most =
+    nutrients.slowShare === 1
+      ? room.slow * feedingRules.mealFactor
+      : nutrients.slowShare >= heatRule.slowShare
+        ? room.slow
+        : room.quick;
+  return lb > most + 1e-9 ? [{ rule: 'R18-nitrogen', inputs: { lb, max: most } }] : [];
+}
+
+/** What a label, the turf and the day make of one product, whatever it is to hit. */
+export interface LabelScreen {
+  reasons: Reason[];
+  ratePerAcre: number;
+  /** Share of the full effect at this rate. */
+  effect: number;
+  /** Turf or heat ask for the light rate. */
+  light: boolean;
+  /** How the most tender grass of the stand takes it. */
+  turf: { rating: Tolerance; species: GrassSlug | null };
+  /** What of the year's limits the rate would break. */
+  refusals: Reason[];
+}
+
+/** Whether a product may go on this turf on this day, and at which rate. */
+export function screenLabel(product: ShelfHerbicide, question: MixQuestion): LabelScreen {
   const reasons: Reason[] = [];
   const refuse = (rule: string, inputs: Reason['inputs'] = {}) => reasons.push({ rule, inputs });
   const worst = standTolerance(product, question.grasses, question.conditions);
@@ -199,7 +254,15 @@ function screen(
     const low = chooseRate(product, question, true);
     if (refusalsAt(low.ratePerAcre).length === 0) chosen = low;
   }
-  const { ratePerAcre, effect } = chosen;
+  reasons.push(...feedReasons(product, chosen.ratePerAcre, question));
+  return { reasons, ...chosen, light, turf: worst, refusals: refusalsAt(chosen.ratePerAcre) };
+}
+
+function screen(
+  product: ShelfHerbicide,
+  question: MixQuestion,
+): { candidate: Candidate; reasons: Reason[] } {
+  const { reasons, ratePerAcre, effect, light, refusals } = screenLabel(product, question);
   const held =
     question.mode === 'pre' && question.coverWeeks !== undefined
       ? meanResidual(question.coverWeeks, product.residualWeeks)
@@ -212,9 +275,9 @@ function screen(
     );
   });
   if (Math.max(0, ...hits) < applicationRules.usefulEfficacy) {
-    refuse('R12-no-use', { best: Math.max(0, ...hits) });
+    reasons.push({ rule: 'R12-no-use', inputs: { best: Math.max(0, ...hits) } });
   }
-  if (reasons.length === 0) reasons.push(...refusalsAt(ratePerAcre));
+  if (reasons.length === 0) reasons.push(...refusals);
   return {
     candidate: {
       product,
@@ -282,6 +345,8 @@ function turnsOf(set: readonly Candidate[], { usage, targets }: MixQuestion): nu
 function evaluate(set: readonly Candidate[], question: MixQuestion): MixChoice | null {
   const { walks, treatedFt2 } = question;
   if (turnsOf(set, question) < walks) return null;
+  // One feeding is all that the room of the day was asked for.
+  if (set.filter(({ product }) => product.nutrients).length * walks > 1) return null;
   for (const { product, ratePerAcre } of set) {
     if (walks * ratePerAcre > product.maxPerYear + 1e-9 || walks > product.maxApplications) {
       return null;

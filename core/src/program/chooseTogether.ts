@@ -83,6 +83,7 @@ function offersOf(
     const screened = screenTreatments(zoneCase, target, date, airHighF);
     excluded.push(...screened.excluded);
     for (const candidate of screened.passing) {
+      if (candidate.product.nutrients) continue;
       const key = `${candidate.product.slug}@${candidate.ratePerAcre}`;
       const offer = offers.get(key) ?? {
         candidate,
@@ -336,7 +337,9 @@ function optionOf(
  */
 export function chooseTogether(zoneCase: ZoneCase, question: TogetherQuestion): TogetherAnswer {
   const { weeds, prevent, feed, causes } = question;
-  const screened = weeds ? screenAll(weeds) : { feasible: [], excluded: [] };
+  const all = weeds ? screenAll(weeds) : { feasible: [], excluded: [] };
+  // What feeds too has no place beside the feeding of the day.
+  const screened = { ...all, feasible: all.feasible.filter(({ product }) => !product.nutrients) };
   const { offers, excluded } = offersOf(zoneCase, question);
   const kinds: Kind[] = [
     ...(weeds ? [herbicideKind(weeds, screened.feasible)] : []),

@@ -88,6 +88,8 @@ export function problemOf(
     limit(left.lb, lbOf);
     limit(left.count, (candidate) => (lbOf(candidate) > 0 ? 1 : 0));
   }
+  // What feeds too may do so once: the room was asked for one day.
+  limit(1, ({ product }) => (product.nutrients ? 1 : 0));
   const itemsOnly = capacity.length;
   const weeds = question.targets.map(({ weed }) => weed);
   const groups = [...new Set(feasible.flatMap(({ product }) => product.hrac))];

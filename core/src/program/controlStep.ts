@@ -77,12 +77,19 @@ const isFrozen = ({ soilF }: ExpectedDay): boolean => soilF !== null && soilF <=
 /** Looks for a walk day by day, asking each distinct situation only once. */
 class WalkSearch {
   private readonly answers = new Map<string, { answer: MixAnswer; within: Target[] }>();
+  /** Something in store feeds too: what it may bring moves with the day. */
+  private readonly feedsToo: boolean;
 
   constructor(
     private readonly zoneCase: ZoneCase,
     private readonly seed: SeedStep | null,
     private readonly weeds: readonly WeedFinding[],
-  ) {}
+  ) {
+    const { shelf } = zoneCase;
+    this.feedsToo = shelf.herbicides.some(
+      ({ slug, nutrients, postEmergent }) => nutrients && postEmergent && shelf.inStore.has(slug),
+    );
+  }
 
   on(date: LocalDate): Walk | null {
     const { input, season, areaFt2, usage } = this.zoneCase;
@@ -119,7 +126,7 @@ class WalkSearch {
       asked.weeksToSeeding === null ? '' : Math.floor(asked.weeksToSeeding),
       asked.weeksSinceEmergence === null ? '' : Math.floor(asked.weeksSinceEmergence),
       // Limits move with the day once something is on record or planned.
-      usage.isEmpty ? '' : date,
+      usage.isEmpty && !this.feedsToo ? '' : date,
     ].join('|');
     const { answer, within } = this.ask(key, asked);
     if (!answer.best) return null;

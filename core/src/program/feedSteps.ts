@@ -1,8 +1,7 @@
 import { feedingRate, WORTH_FEEDING } from '../fertility';
-import { carriedNitrogen, dayRules, feedingCalendars, feedingRules, grass } from '../knowledge';
-import { LIBRARY } from '../products';
-import type { Application } from '../rates';
-import { addDays, daysBetween, localDate, monthOf, yearOf } from '../units';
+import { dayRules, feedingCalendars, feedingRules, grass } from '../knowledge';
+import { addDays, daysBetween, monthOf, SQUARE_FEET_PER_ACRE, yearOf } from '../units';
+import { fertilizersOn, nitrogenInYear, placeRoom, UPKEEP_INDEX } from './nitrogen';
 import { outsideBlackout } from './ordinance';
 import type { Reason } from './reason';
 import { expectedDay, highestAir } from './sprayDay';
@@ -13,40 +12,18 @@ import { firstFrost, stateOf, type ZoneCase } from './zoneCase';
 /** Days after a feeding over which the weather decides whether it burns. */
 const FEED_DAYS = 7;
 
-/** lb N per 1000 ft² that a record brought, whatever it was put down for. */
-const nitrogenIn = (record: Application): number =>
-  record.materials.reduce((lb, { kind, slug, amount }) => {
-    const percent =
-      kind === 'fertilizer'
-        ? (LIBRARY.fertilizer(slug)?.grade[0] ?? 0)
-        : (carriedNitrogen[slug] ?? 0);
-    return lb + ((amount * percent) / 100 / record.areaFt2) * 1000;
-  }, 0);
-
-/** lb N per 1000 ft² on record in a year. */
-const nitrogenOf = (records: readonly Application[], year: number): number =>
-  records
-    .filter((record) => yearOf(localDate(record.date)) === year)
-    .reduce((sum, record) => sum + nitrogenIn(record), 0);
-
-const UPKEEP_INDEX = { basic: 0, standard: 1, showpiece: 2 } as const;
-
 /** Feedings of the year that are still to come, and the ones left out with the reason. */
 export function feedSteps(
   zoneCase: ZoneCase,
   seed: SeedStep | null,
 ): { steps: FeedStep[]; leftOut: Reason[] } {
-  const { input, zone, season, main, grasses, areaFt2, records } = zoneCase;
+  const { input, zone, season, main, grasses, areaFt2, fed } = zoneCase;
   const calendar = feedingCalendars.find((entry) => entry.grasses.includes(main));
   const yearly = grass(main).nitrogen?.yearLbPer1000[UPKEEP_INDEX[zone.upkeep ?? input.upkeep]];
   const steps: FeedStep[] = [];
   const leftOut: Reason[] = [];
   if (!calendar || yearly === undefined) return { steps, leftOut };
   const year = yearOf(input.today);
-  let given = nitrogenOf(records, year);
-  const fedOn = records
-    .filter((record) => nitrogenIn(record) >= feedingRules.traceLb)
-    .map((record) => localDate(record.date));
   for (const slot of calendar.slots) {
     const bySoil = soilWindow(season, slot, year);
     if (!bySoil || bySoil.closes < input.today) continue;
@@ -57,10 +34,11 @@ export function feedSteps(
     const closes = earlier(bySoil.closes, lastDay);
     if (closes < bySoil.opens || closes < input.today) continue;
     const { ordinance } = input.policy;
-    const last = fedOn
-      .filter((day) => day <= closes)
-      .sort()
-      .pop();
+    const fedOn = fed
+      .filter(({ nLbPer1000 }) => nLbPer1000 >= feedingRules.traceLb)
+      .map(({ date }) => date)
+      .sort();
+    const last = fedOn.filter((day) => day <= closes).pop();
     const free = last ? addDays(last, feedingRules.gapDays) : bySoil.opens;
     if (free > closes) {
       leftOut.push({
@@ -90,14 +68,27 @@ export function feedSteps(
       });
       continue;
     }
-    const fed = records.some(
-      (record) =>
-        record.materials.some(({ kind }) => kind === 'fertilizer') &&
-        localDate(record.date) >= addDays(window.opens, -FEED_DAYS) &&
-        localDate(record.date) <= window.closes,
+    const done = fed.some(
+      ({ asFertilizer, date }) =>
+        asFertilizer && date >= addDays(window.opens, -FEED_DAYS) && date <= window.closes,
     );
-    if (fed) {
+    if (done) {
       leftOut.push({ rule: 'feed-done', inputs: { slot: slot.slug } });
+      continue;
+    }
+    // What another product is planned to bring soon after counts like what it has brought.
+    const next = fedOn.find(
+      (day) => day > window.best && daysBetween(window.best, day) < feedingRules.gapDays,
+    );
+    if (next) {
+      leftOut.push({
+        rule: 'feed-too-near',
+        inputs: {
+          slot: slot.slug,
+          days: feedingRules.gapDays,
+          from: addDays(next, feedingRules.gapDays),
+        },
+      });
       continue;
     }
     const { soilF } = expectedDay(season, window.best);
@@ -111,20 +102,20 @@ export function feedSteps(
       earlier(addDays(window.best, FEED_DAYS), window.closes),
     );
     const wanted = yearly * slot.share;
-    const placeLbPer1000 = Math.min(
-      ordinance.mostNitrogen ?? Infinity,
-      (ordinance.mostNitrogenYear ?? Infinity) - given,
+    const placeLbPer1000 = placeRoom(zoneCase, window.best);
+    const feeding = feedingRate(
+      {
+        grasses,
+        wantedLbPer1000: wanted,
+        airHighF,
+        month: monthOf(window.best),
+        irrigated: zone.site.irrigated === true,
+        slowShare: slot.slowShare,
+        givenLbPer1000: nitrogenInYear(fed, window.best),
+        placeLbPer1000,
+      },
+      { fertilizers: fertilizersOn(zoneCase, window.best) },
     );
-    const feeding = feedingRate({
-      grasses,
-      wantedLbPer1000: wanted,
-      airHighF,
-      month: monthOf(window.best),
-      irrigated: zone.site.irrigated === true,
-      slowShare: slot.slowShare,
-      givenLbPer1000: given,
-      placeLbPer1000,
-    });
     if (!feeding) {
       leftOut.push({
         rule: placeLbPer1000 < WORTH_FEEDING ? 'feed-place' : 'feed-nothing-safe',
@@ -132,8 +123,18 @@ export function feedSteps(
       });
       continue;
     }
-    given += feeding.nLbPer1000;
-    fedOn.push(window.best);
+    fed.push({
+      date: window.best,
+      nLbPer1000: feeding.nLbPer1000,
+      asFertilizer: false,
+      materials: [
+        {
+          kind: 'fertilizer',
+          slug: feeding.fertilizer.slug,
+          ratePerAcre: (feeding.productLbPer1000 * SQUARE_FEET_PER_ACRE) / 1000,
+        },
+      ],
+    });
     const nearSeed = seed !== null && Math.abs(daysBetween(window.best, seed.window.best)) <= 14;
     steps.push({
       id: `${zone.id}:feed:${slot.slug}:${year}`,
@@ -166,6 +167,7 @@ export function feedSteps(
         ...(nearSeed ? [{ rule: 'feed-with-seed', inputs: {} }] : []),
       ],
       fertilizer: feeding.fertilizer.slug,
+      grade: feeding.fertilizer.grade,
       nLbPer1000: feeding.nLbPer1000,
       productLbPer1000: feeding.productLbPer1000,
       totalLb: (feeding.productLbPer1000 * areaFt2) / 1000,

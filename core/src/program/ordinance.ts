@@ -4,7 +4,8 @@ import type { StepWindow } from './window';
 
 type Blackout = Policy['ordinance']['blackout'];
 
-const shut = (blackout: NonNullable<Blackout>, date: LocalDate): boolean => {
+/** Whether no fertilizer may be spread on a day. */
+export const blackoutShuts = (blackout: NonNullable<Blackout>, date: LocalDate): boolean => {
   const [from, to] = blackout;
   const day = date.slice(5);
   return from <= to ? day >= from && day <= to : day >= from || day <= to;
@@ -22,7 +23,7 @@ export function outsideBlackout(
   if (!blackout) return window;
   const length = daysBetween(window.opens, window.closes) + 1;
   const open = Array.from({ length }, (_, day) => addDays(window.opens, day)).filter(
-    (date) => !shut(blackout, date),
+    (date) => !blackoutShuts(blackout, date),
   );
   const far = (date: LocalDate) => Math.abs(daysBetween(date, window.best));
   const best = open

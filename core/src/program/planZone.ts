@@ -3,14 +3,16 @@ import { keyModel } from '../knowledge/key';
 import { preventionWindows } from '../knowledge/preventionWindows';
 import { mainGrass, type Zone } from '../lawn';
 import { addDays, daysBetween, yearOf } from '../units';
+import { applicationsOf } from './applicationsOf';
 import { controlStep } from './controlStep';
 import { feedSteps } from './feedSteps';
+import { fedBy } from './nitrogen';
 import { preventStep } from './preventStep';
 import { protectStep } from './protectStep';
 import type { Reason } from './reason';
 import type { SeasonInput, WeedFinding } from './seasonInput';
 import { seedStep } from './seedStep';
-import type { Clash, Season, SprayStep } from './step';
+import type { Clash, ProtectStep, Season, SprayStep } from './step';
 import { zoneCaseOf, type ZoneCase } from './zoneCase';
 
 /** No product goes on a name that the key was not sure of. */
@@ -20,8 +22,10 @@ const isUnsure = ({ confidence }: WeedFinding): boolean =>
 /** Walks against what grows now and what is not up yet. */
 const MOST_CONTROL_WALKS = 3;
 
-/** Notes a planned spray so that later steps of the zone keep clear of its limits. */
-function reserve({ usage, shelf }: ZoneCase, step: SprayStep): void {
+/** Notes planned work so that later steps of the zone keep clear of its limits, and of what it feeds. */
+function reserve({ usage, shelf, fed }: ZoneCase, step: SprayStep | ProtectStep): void {
+  fed.push(...applicationsOf(step).map((application) => fedBy(application, shelf)));
+  if (step.kind === 'protect') return;
   for (const { herbicide: slug, ratePerAcre } of step.products) {
     const product = shelf.herbicide(slug);
     if (!product) continue;
@@ -163,7 +167,10 @@ export function planZone(input: SeasonInput, zone: Zone): Season {
   }
   for (const { cause, mode } of toProtect(input, zone.id)) {
     const protect = protectStep(zoneCase, cause, mode);
-    if (protect.step) result.steps.push(protect.step);
+    if (protect.step) {
+      result.steps.push(protect.step);
+      reserve(zoneCase, protect.step);
+    }
     result.unmet.push(...protect.unmet);
   }
   const feeding = feedSteps(zoneCase, keepSeed ? seed : null);

@@ -1,7 +1,15 @@
-import { rotationRules } from '../knowledge';
+import { heatRule, rotationRules } from '../knowledge';
 import type { ShelfTreatment } from '../products';
 import { materialRatePerAcre } from '../rates';
-import { daysBetween, localDate, yearOf, type LocalDate } from '../units';
+import {
+  daysBetween,
+  localDate,
+  OUNCES_PER_POUND,
+  THOUSANDS_PER_ACRE,
+  yearOf,
+  type LocalDate,
+} from '../units';
+import { nitrogenRoom } from './nitrogen';
 import type { Reason } from './reason';
 import type { TreatmentExclusion } from './step';
 import type { ZoneCase } from './zoneCase';
@@ -65,9 +73,8 @@ function mostRunning(product: ShelfTreatment, cause: string): number {
 const yearUses = (uses: readonly TreatmentUse[], product: ShelfTreatment, date: LocalDate) =>
   uses.filter((use) => use.product.slug === product.slug && yearOf(use.date) === yearOf(date));
 
-function refusals(
+function labelRefusals(
   zoneCase: ZoneCase,
-  cause: string,
   product: ShelfTreatment,
   rate: number,
   date: LocalDate,
@@ -105,10 +112,33 @@ function refusals(
       refuse('R15-interval', { days, min: product.minIntervalDays });
     }
   }
-  if (running(uses, product) >= mostRunning(product, cause)) {
-    refuse('R16-rotation', { mode: product.group });
+  const turf = product.own?.turf ?? [];
+  const off = turf.length > 0 ? zoneCase.grasses.find((slug) => !turf.includes(slug)) : undefined;
+  if (off) refuse('R01-turf', { rating: 'not-labelled', species: off });
+  if (product.nutrients) {
+    const lb =
+      ((product.unit === 'oz' ? rate / OUNCES_PER_POUND : rate) * product.nutrients.n) /
+      100 /
+      THOUSANDS_PER_ACRE;
+    const room = nitrogenRoom(zoneCase, date, airHighF);
+    const most = product.nutrients.slowShare >= heatRule.slowShare ? room.slow : room.quick;
+    if (lb > most + 1e-9) refuse('R18-nitrogen', { lb, max: most });
   }
   return reasons;
+}
+
+/**
+ * What label, licence, heat, year and turf say against a treatment on a day, whatever it is for.
+ * @returns reasons; none when it may be used
+ */
+export function treatmentRefusals(
+  zoneCase: ZoneCase,
+  product: ShelfTreatment,
+  rate: number,
+  date: LocalDate,
+  airHighF: number,
+): Reason[] {
+  return labelRefusals(zoneCase, product, rate, date, airHighF, usesOf(zoneCase));
 }
 
 /** Every treatment against a cause: the ones that pass on a day, and why the others do not. */
@@ -139,7 +169,10 @@ export function screenTreatments(
     }
     // What has begun to feed is met in full; what is awaited by the low rate of a fungicide.
     const rate = product.ratePerAcre[mode === 'preventive' && product.kind === 'fungicide' ? 0 : 1];
-    const reasons = refusals(zoneCase, cause, product, rate, date, airHighF, uses);
+    const reasons = labelRefusals(zoneCase, product, rate, date, airHighF, uses);
+    if (running(uses, product) >= mostRunning(product, cause)) {
+      reasons.push({ rule: 'R16-rotation', inputs: { mode: product.group } });
+    }
     if (reasons.length > 0) {
       excluded.push({ treatment: product.slug, reasons });
       continue;

@@ -1,4 +1,4 @@
-import { coverDecision, seedRate } from '../establish';
+import { coverDecision } from '../establish';
 import { grass, prodiamineSteps, seedingWindows } from '../knowledge';
 import { desiredCover } from '../lawn';
 import { materialRatePerAcre } from '../rates';
@@ -35,9 +35,9 @@ export function seedStep(zoneCase: ZoneCase): { step: SeedStep | null; reason: R
   const hold = herbicideHold(zoneCase);
   const use = decision === 'renovate' ? 'new' : 'overseed';
   const rule = seedingWindows.find(({ grasses }) => grasses.includes(main));
-  const rate = seedRate(main, use);
+  const bag = zoneCase.shelf.seed(main);
   const plugs = grass(main).plugs;
-  if (!rate || !rule) {
+  if (!bag || !rule) {
     if (!plugs)
       return { step: null, reason: { rule: 'seed-none-sold', inputs: { species: main } } };
     const window = nextWindow(
@@ -72,6 +72,7 @@ export function seedStep(zoneCase: ZoneCase): { step: SeedStep | null; reason: R
       reason: null,
     };
   }
+  const bulk = use === 'new' ? bag.newLbPer1000 : bag.overseedLbPer1000;
   const open = seedingWindow(zoneCase, rule, hold);
   if (!open && hold && hold > input.today) {
     return { step: null, reason: { rule: 'seed-herbicide-hold', inputs: { until: hold } } };
@@ -109,14 +110,14 @@ export function seedStep(zoneCase: ZoneCase): { step: SeedStep | null; reason: R
         },
         {
           rule: 'seed-rate',
-          inputs: { pls: rate.plsLbPer1000, bulk: Number(rate.bulkLbPer1000.toFixed(2)) },
+          inputs: { pls: Number((bulk * bag.liveShare).toFixed(4)), bulk: Number(bulk.toFixed(2)) },
         },
       ],
       use,
       species: main,
       material: 'seed',
-      ratePer1000: rate.bulkLbPer1000,
-      total: (rate.bulkLbPer1000 * areaFt2) / 1000,
+      ratePer1000: bulk,
+      total: (bulk * areaFt2) / 1000,
     },
     reason: null,
   };
@@ -134,7 +135,7 @@ function lastSeeding({ records }: ZoneCase): LocalDate | null {
 }
 
 /** First day on which every herbicide on record lets seed grow; `null` when none stands in the way. */
-function herbicideHold({ records, shelf }: ZoneCase): LocalDate | null {
+export function herbicideHold({ records, shelf }: ZoneCase): LocalDate | null {
   const days = records.flatMap((record) =>
     record.materials.flatMap((material) => {
       const product = material.kind === 'herbicide' ? shelf.herbicide(material.slug) : undefined;

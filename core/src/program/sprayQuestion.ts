@@ -3,6 +3,7 @@ import type { Shelf } from '../products';
 import { mixComponents, type MixProduct } from '../rates';
 import { daysBetween, localDate, type LocalDate } from '../units';
 import type { MixAnswer, MixQuestion, Target } from './chooseMix';
+import { nitrogenRoom } from './nitrogen';
 import { expectedDay, toleranceConditions } from './sprayDay';
 import type { Gate, SeedStep, SprayStep } from './step';
 import type { ZoneCase } from './zoneCase';
@@ -88,6 +89,7 @@ export function question(
         ? { stock: new Set(input.policy.stock) }
         : {}),
     usage: { usage, date },
+    nitrogenRoom: () => nitrogenRoom(zoneCase, date, airHighF),
   };
 }
 

@@ -1,5 +1,5 @@
 import type { FeedingLimit } from '../fertility';
-import type { GrassSlug } from '../knowledge';
+import type { Fertilizer, GrassSlug } from '../knowledge';
 import type { MixProduct } from '../rates';
 import type { LocalDate } from '../units';
 import type { Exclusion, Reason } from './reason';
@@ -58,6 +58,8 @@ export interface FeedStep extends StepBase {
   kind: 'feed';
   slot: string;
   fertilizer: string;
+  /** % N, P₂O₅ and K₂O of the bag that it is worked out for. */
+  grade: Fertilizer['grade'];
   nLbPer1000: number;
   productLbPer1000: number;
   totalLb: number;

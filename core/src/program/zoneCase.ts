@@ -5,6 +5,7 @@ import type { Application } from '../rates';
 
 import { localDate, yearOf, type LocalDate } from '../units';
 import type { SoilSeason } from '../weather';
+import { fedBy, type Fed } from './nitrogen';
 import type { SeasonInput, WeedFinding } from './seasonInput';
 import type { StepState } from './step';
 import { Usage } from './usage';
@@ -23,6 +24,8 @@ export interface ZoneCase {
   weeds: WeedFinding[];
   records: readonly Application[];
   usage: Usage;
+  /** Nitrogen on record, and what planned work for another purpose brings. */
+  fed: Fed[];
 }
 
 /** Mean first hard frost of a region in a year. */
@@ -81,5 +84,6 @@ export function zoneCaseOf(input: SeasonInput, zone: Zone): ZoneCase {
     weeds: zoneWeeds(input, zone),
     records,
     usage: Usage.of(records, shelf),
+    fed: records.map((record) => fedBy(record, shelf)),
   };
 }

@@ -23,7 +23,7 @@ const CANS = [
 
 describe('catch cans', () => {
   const caught = catchCans(CANS, 20);
-  it('sixteen cans in 20 minutes', () => {
+  it('EX-5.1: sixteen cans in 20 minutes', () => {
     expect(caught.meanIn).toBeCloseTo(0.42625, 5);
     expect(caught.uniformity).toBeCloseTo(0.7566, 4);
     expect(caught.christiansen).toBeCloseTo(0.8446, 4);
@@ -35,7 +35,7 @@ describe('catch cans', () => {
     expect(minutes.driestQuarter).toBeCloseTo(62.02, 2);
     expect(minutes.scheduled).toBeCloseTo(54.95, 2);
   });
-  it('rate from a meter, and the depth in a tapered cup', () => {
+  it('EX-5.2: rate from a meter, and the depth in a tapered cup', () => {
     expect(rateFromFlow(12, 1000)).toBeCloseTo(1.155, 3);
     expect(rateFromFlow(3, 15 * 15)).toBeCloseTo(1.283, 3);
     expect(taperedCupIn(150, 3.25)).toBeCloseTo(1.103, 3);
@@ -50,10 +50,10 @@ describe('catch cans', () => {
 
 describe('cycle and soak', () => {
   it.each([
-    [18.75, 1.6, 0.35, 0.1, 4.8, 4, 4.6875, 16.74],
-    [18.75, 1.6, 0.2, 0.06, 2.571, 8, 2.34375, 16.41],
-    [60, 0.5, 0.35, 0.1, 40, 2, 30, 15],
-  ])('%d min at %d in/h', (minutes, rate, intake, storage, longest, cycles, each, soak) => {
+    ['EX-5.4', 18.75, 1.6, 0.35, 0.1, 4.8, 4, 4.6875, 16.74],
+    ['EX-5.5', 18.75, 1.6, 0.2, 0.06, 2.571, 8, 2.34375, 16.41],
+    ['EX-5.6', 60, 0.5, 0.35, 0.1, 40, 2, 30, 15],
+  ])('%s: %d min at %d in/h', (_, minutes, rate, intake, storage, longest, cycles, each, soak) => {
     const split = cycleSoak(minutes, rate, intake, storage);
     expect(split.longestRun).toBeCloseTo(longest, 2);
     expect(split.cycles).toBe(cycles);
@@ -83,7 +83,7 @@ describe('cycle and soak', () => {
 });
 
 describe('tuning by the day it wilts', () => {
-  it('20 min and wilt on day 4 give 30, then 38.18, then stay', () => {
+  it('EX-5.3: 20 min and wilt on day 4 give 30, then 38.18, then stay', () => {
     expect(tunedRun(20, 4)).toBe(30);
     expect(tunedRun(30, 5.5)).toBeCloseTo(38.18, 2);
     expect(tunedRun(38.18, 7)).toBe(38.18);
@@ -100,16 +100,16 @@ describe('a root zone', () => {
     [0.17, 8, 1.36, 0.68],
     [0.07, 6, 0.42, 0.21],
     [0.05, 4, 0.2, 0.1],
-  ])('%d in/in over %d in', (perIn, depth, total, half) => {
+  ])('EX-5.7: %d in/in over %d in', (perIn, depth, total, half) => {
     const zone = rootZone(perIn, depth, 0.5);
     expect(zone.totalIn).toBeCloseTo(total, 9);
     expect(zone.readilyIn).toBeCloseTo(half, 9);
   });
-  it('suffers later when it drinks little', () => {
+  it('EX-5.9: suffers later when it drinks little', () => {
     expect(adjustedShare(0.4, 0.2)).toBeCloseTo(0.3968, 4);
     expect(adjustedShare(0.4, 0.12)).toBeCloseTo(0.4781, 4);
   });
-  it('ten days on silt loam, watered when it suffers', () => {
+  it('EX-5.8: ten days on silt loam, watered when it suffers', () => {
     const et = [0.22, 0.24, 0.25, 0.2, 0.18, 0.26, 0.27, 0.25, 0.23, 0.24];
     const days = soilBalance({
       zone: { totalIn: 1.36, readilyIn: 0.68 },

@@ -19,7 +19,7 @@ it.each([
   [2, [48.86, 54.78, 60.93, 58.93]],
   [4, [48.29, 51.51, 57.15, 57.52]],
   [8, [49.58, 49.79, 52.22, 53.59]],
-])('day 105 at %d in, at 7, 10, 15 and 18 h', (depth, expected) =>
+])('EX-2.1: day 105 at %d in, at 7, 10, 15 and 18 h', (depth, expected) =>
   [7, 10, 15, 18].forEach((hour, index) =>
     expect(Math.abs(analyticSoilF(LOAM, depth, 105, hour) - expected[index]!)).toBeLessThan(0.011),
   ),
@@ -30,7 +30,7 @@ it.each([
   [60, 122, 280.7],
   [65, 134.5, 268.1],
   [70, 148.4, 254.2],
-])('passes %d °F at 2 in', (value, rising, falling) => {
+])('EX-2.2: passes %d °F at 2 in', (value, rising, falling) => {
   const days = analyticCrossing(LOAM, 2, value)!;
   expect(Math.abs(days.rising - rising)).toBeLessThan(0.06);
   expect(Math.abs(days.falling - falling)).toBeLessThan(0.06);

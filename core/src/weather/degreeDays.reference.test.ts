@@ -15,16 +15,21 @@ import {
 
 describe('a day', () => {
   it.each([
-    [72, 44, 8, 11, 9.206],
-    [58, 36, 0, 4, 2.132],
-    [48, 30, 0, 0, 0],
-    [96, 70, 33, 28, 33],
-    [88, 58, 23, 22, 23],
-    [96, 46, 21, 18, 21.48],
-  ])('%d/%d °F over 50', (high, low, average, modified, sine) => {
+    ['TV-1', 72, 44, 8, 11, 9.206],
+    ['TV-2', 58, 36, 0, 4, 2.132],
+    ['TV-3', 48, 30, 0, 0, 0],
+    ['TV-4', 96, 70, 33, 28, 33],
+    ['TV-5', 88, 58, 23, 22, 23],
+    ['TV-6', 96, 46, 21, 18, 21.48],
+  ])('%s: %d/%d °F over 50', (_, high, low, average, modified, sine) => {
     expect(averageDegreeDay(high, low, 50)).toBeCloseTo(average, 9);
     expect(modifiedDegreeDay(high, low, 50, 86)).toBeCloseTo(modified, 9);
     expect(sineDegreeDay(high, low, 50)).toBeCloseTo(sine, 2);
+  });
+  it('TV-7: 77/59 °F over 32', () => {
+    expect(averageDegreeDay(77, 59, 32)).toBeCloseTo(36, 9);
+    expect(modifiedDegreeDay(77, 59, 32, 86)).toBeCloseTo(36, 9);
+    expect(sineDegreeDay(77, 59, 32)).toBeCloseTo(36, 9);
   });
   it.each([
     [96, 70, 30.25, 27.5, 14.92],
@@ -57,7 +62,7 @@ describe('a day', () => {
 });
 
 describe('a sum', () => {
-  it('adds five spring days by both methods: 22 and 30.43', () => {
+  it('EX-2.11: adds five spring days by both methods: 22 and 30.43', () => {
     const days = [
       [58, 36],
       [62, 40],

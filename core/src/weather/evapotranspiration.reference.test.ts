@@ -29,11 +29,11 @@ it('example 10: 22.9° S in May, 220 hours of sun in the month', () => {
 it('example 15: radiation from the range of the air', () => {
   expect(solarFromRange(26.6, 14.8, 40.6)).toBeCloseTo(22.3, 1);
 });
-it('Hargreaves: 26.6/14.8 °C under 40.6 MJ is 5.039 mm', () => {
+it('EX-2.14: Hargreaves, 26.6/14.8 °C under 40.6 MJ is 5.039 mm', () => {
   const inches = referenceEvapotranspiration(26.6 * 1.8 + 32, 14.8 * 1.8 + 32, 40.6);
   expect(inches * 25.4).toBeCloseTo(5.039, 3);
 });
-it('Hargreaves: 90/66 °F at 40° N in mid-July is 0.2386 in', () => {
+it('EX-2.15: Hargreaves, 90/66 °F at 40° N in mid-July is 0.2386 in', () => {
   const sun = sunOf(radians(40), 196);
   expect(sun.radiation).toBeCloseTo(40.8, 1);
   expect(referenceEvapotranspiration(90, 66, sun.radiation)).toBeCloseTo(0.2386, 4);

@@ -27,12 +27,12 @@ describe('the running model on ten days', () => {
       [46.7, 48.06, 49.75, 52.3, 53.74, 53.29, 52.33, 53.37, 55.59, 57.97],
     ],
     [
-      '4 in in shade',
+      'EX-2.3: 4 in in shade',
       run(-2, 0.2),
       [46, 46.8, 48.04, 50.23, 51.39, 50.71, 49.57, 50.45, 52.56, 54.85],
     ],
     [
-      '2 in in sun',
+      'EX-2.3: 2 in in sun',
       run(1.5, 0.3),
       [47.05, 48.99, 51.24, 54.62, 56.08, 54.71, 52.85, 54.24, 57.32, 60.37],
     ],
@@ -68,7 +68,7 @@ describe('the running model on ten days', () => {
 describe('the five-day crossing rule', () => {
   const run5 = (value: number) => Array.from({ length: 5 }, () => value);
   const means = fiveDayMean(run(1.5, 0.2));
-  it('gives the means of days 5 to 10', () => {
+  it('EX-2.10: gives the means of days 5 to 10', () => {
     expect(means.slice(0, 4)).toEqual([null, null, null, null]);
     [50.11, 51.43, 52.28, 53.01, 53.66, 54.51].forEach((value, i) =>
       expect(Math.abs((means[4 + i] as number) - value)).toBeLessThan(0.006),
@@ -98,7 +98,13 @@ describe('calibration with a probe', () => {
     { residualF: 1.6, spots: 5, spotSdF: 0.9, day: 10 },
     { residualF: 3.1, spots: 3, spotSdF: 1.5, day: 17 },
   ];
-  it('filters the same readings as they come', () => {
+  it('EX-2.4: readings of one day are a shrunken mean', () => {
+    const steps = driftingBias(readings.map((reading) => ({ ...reading, day: 0 })));
+    const last = steps[steps.length - 1]!;
+    expect(last.biasF).toBeCloseTo(2.121, 3);
+    expect(last.variance).toBeCloseTo(0.1853, 4);
+  });
+  it('EX-2.5: filters the same readings as they come', () => {
     const steps = driftingBias(readings);
     [2.267, 1.816, 2.312].forEach((b, i) => expect(steps[i]?.biasF).toBeCloseTo(b, 3));
     [0.5081, 0.2784, 0.3859].forEach((p, i) => expect(steps[i]?.variance).toBeCloseTo(p, 4));
@@ -110,7 +116,7 @@ describe('calibration with a probe', () => {
     const steps = driftingBias([...readings, wild, { ...wild, day: 19 }]);
     expect(steps.map(({ accepted }) => accepted)).toEqual([true, true, true, false, true]);
   });
-  it('takes the day’s wave out of a 15:00 reading (van Wijk & de Vries 1963): 60.9 → 53.13 °F', () => {
+  it('EX-2.8: takes the day’s wave out of a 15:00 reading (van Wijk & de Vries 1963): 60.9 → 53.13 °F', () => {
     const wave = {
       surfaceHalfRangeF: 12,
       surfaceMaximumHour: 13.5,

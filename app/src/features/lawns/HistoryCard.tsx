@@ -1,10 +1,11 @@
-import type { ApplicationRecord, Lawn, Visit } from '@alfombra/core';
+import type { ApplicationRecord, Lawn, Shelf, Visit } from '@alfombra/core';
 import type { TFunction } from 'i18next';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { Findings } from '@/features/record/Findings';
 import { materialName } from '@/features/season/productWords';
+import { useProducts } from '@/features/shelf/useProducts';
 import { Card, fullDay, ListRow, number, Sheet, Tag, Title, Words } from '@/ui';
 
 type Past =
@@ -22,17 +23,23 @@ export const historyOf = (
   ].sort((a, b) => (a.date < b.date ? 1 : -1));
 
 /** A record in a line. */
-export const recordWords = (t: TFunction, { zones }: Lawn, record: ApplicationRecord): string =>
+export const recordWords = (
+  t: TFunction,
+  { zones }: Lawn,
+  record: ApplicationRecord,
+  shelf: Shelf,
+): string =>
   t('lawn.recordOn', {
     date: fullDay(record.date),
     what: `${record.materials
-      .map((material) => materialName(t, material))
+      .map((material) => materialName(t, material, shelf))
       .join(' + ')} · ${zones.find(({ id }) => id === record.zoneId)?.name ?? ''}`,
   });
 
 /** What was here and what was done; a visit opens its report, a record everything that was written down. */
 export function HistoryCard({ lawn, history }: { lawn: Lawn; history: readonly Past[] }) {
   const { t } = useTranslation();
+  const shelf = useProducts();
   const [opened, setOpened] = useState<ApplicationRecord | null>(null);
   if (history.length === 0) return null;
   return (
@@ -49,7 +56,7 @@ export function HistoryCard({ lawn, history }: { lawn: Lawn; history: readonly P
         ) : (
           <ListRow
             key={past.record.id}
-            title={recordWords(t, lawn, past.record)}
+            title={recordWords(t, lawn, past.record, shelf)}
             lines={[]}
             onPress={() => setOpened(past.record)}
             aside={
@@ -76,11 +83,12 @@ const AMOUNT_DIGITS = 3;
 /** Everything that was written down of one application. */
 function RecordPaper({ lawn, record }: { lawn: Lawn; record: ApplicationRecord }) {
   const { t } = useTranslation();
+  const shelf = useProducts();
   const rows: [string, string][] = [
     [t('record.zone'), lawn.zones.find(({ id }) => id === record.zoneId)?.name ?? ''],
     [t('record.area'), t('common.ft2', { value: number(record.areaFt2) })],
     ...record.materials.map((material): [string, string] => [
-      materialName(t, material),
+      materialName(t, material, shelf),
       `${number(material.amount, AMOUNT_DIGITS)} ${t(`unit.${material.unit}`)}`,
     ]),
     ...(record.carrierGal === null

@@ -6,6 +6,7 @@ import { SeasonPending } from '@/features/season/SeasonPending';
 import { useLawnSeason } from '@/features/season/useLawnSeason';
 import { DayCard } from '@/features/season/DayCard';
 import { RiskCard } from '@/features/season/RiskCard';
+import { useProducts } from '@/features/shelf/useProducts';
 import { StripReader } from '@/features/season/StripReader';
 import { LaboratoryResults } from '@/features/walk/LaboratoryResults';
 import { SeasonStrip } from '@/features/season/SeasonStrip';
@@ -44,6 +45,7 @@ function shownZone(zones: readonly Zone[], picked: string | null): Zone | null {
 export function LawnScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
   const wide = useWide();
+  const shelf = useProducts();
   const { question, view, records, visits, error, retry } = useLawnSeason(lawnId);
   const walk = useWalkStore(({ walks }) => walks[lawnId]);
   const [picked, setPicked] = useState<string | null>(null);
@@ -82,11 +84,16 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
   const today = weather.days[weather.days.length - 1]!;
   const history = historyOf(visits, records);
   const lastRecord = history.find((entry) => entry.kind === 'record');
-  const lastDone = lastRecord ? recordWords(t, lawn, lastRecord.record) : null;
+  const lastDone = lastRecord ? recordWords(t, lawn, lastRecord.record, shelf) : null;
   const stand = (
     <Card>
       <Title>{`${t('lawn.stand')} · ${zone.name}`}</Title>
       <StandRows zone={zone} />
+      <LinkButton
+        kind="plain"
+        label={t('rateCard.open')}
+        href={`/lawns/${lawnId}/rates?zone=${zone.id}`}
+      />
     </Card>
   );
   return (

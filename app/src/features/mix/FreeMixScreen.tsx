@@ -18,16 +18,32 @@ import { MixCardView } from './MixCardView';
 
 const sprays = LIBRARY.herbicides.filter(({ form }) => form !== 'granule');
 
-/** The card of any product, area and tank. */
-export function FreeMixScreen() {
+/** Of something that came with a link: a figure above 0, or what stands there without one. */
+const orElse = (value: number | undefined, usual: number) =>
+  value !== undefined && value > 0 && value < Infinity ? value : usual;
+
+/** The card of any product, area and tank; begun with what a link brings. */
+export function FreeMixScreen({
+  product: asked,
+  ratePerAcre,
+  areaFt2,
+}: {
+  product?: string | undefined;
+  ratePerAcre?: number;
+  areaFt2?: number;
+}) {
   const { t } = useTranslation();
   const { tankGal, setTank } = usePreferenceStore();
-  const [slug, setSlug] = useState('threeway-amine');
-  const [areaText, setAreaText] = useState(() => numberText(5000));
+  const [slug, setSlug] = useState(() =>
+    sprays.some((entry) => entry.slug === asked) ? asked! : 'threeway-amine',
+  );
+  const [areaText, setAreaText] = useState(() => numberText(orElse(areaFt2, 5000)));
   const [carrierText, setCarrierText] = useState(() => numberText(1));
   const shelf = useProducts();
   const product = shelf.herbicide(slug)!;
-  const [rateText, setRateText] = useState(() => numberText(product.rate[1]));
+  const [rateText, setRateText] = useState(() =>
+    numberText(slug === asked ? orElse(ratePerAcre, product.rate[1]) : product.rate[1]),
+  );
   const unit = t(`unit.${product.unit}`);
   const positive = (text: NumberText) => {
     const value = typedNumber(text);

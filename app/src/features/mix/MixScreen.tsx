@@ -79,6 +79,11 @@ export function MixScreen() {
         href="/mix/card"
         testID="to-mix-card"
       />
+      <ListRow
+        title={t('rateCard.openMix')}
+        lines={[t('rateCard.openMixLead')]}
+        href="/mix/rates"
+      />
       <CalculatorList />
     </Screen>
   );

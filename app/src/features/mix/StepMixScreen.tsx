@@ -114,7 +114,7 @@ export function StepMixScreen({ lawnId, stepId }: { lawnId: string; stepId: stri
         <ProtectCard step={step} tankGal={tankGal} onTank={setTank} />
       ) : step.kind === 'feed' ? (
         <SpreadCardView
-          name={gradeName(step.fertilizer)}
+          name={gradeName(step)}
           lbPer1000={step.productLbPer1000}
           areaFt2={step.areaFt2}
           bagLb={shelf.fertilizer(step.fertilizer)?.bagLb ?? SEED_BAG_LB}

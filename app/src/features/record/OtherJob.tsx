@@ -11,6 +11,7 @@ import { useWatch } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { z } from 'zod';
 import { materialName } from '@/features/season/productWords';
+import { useProducts } from '@/features/shelf/useProducts';
 import { ZoneChips } from '@/features/zone/ZoneChips';
 import { useDraftForm } from '@/state/useDraftForm';
 import { Button, Card, Choices, figure, FormNumber, number, SelectField, Words } from '@/ui';
@@ -72,6 +73,7 @@ function choicesOf(kind: Kind): Choice[] {
 /** Picks zone, product and amount of work that no step planned. */
 export function OtherJob({ lawn, onJob }: { lawn: Lawn; onJob: (job: Job) => void }) {
   const { t } = useTranslation();
+  const shelf = useProducts();
   const { form } = useDraftForm({
     key: pickKey(lawn.id),
     source: lawn.id,
@@ -86,7 +88,7 @@ export function OtherJob({ lawn, onJob }: { lawn: Lawn; onJob: (job: Job) => voi
   const { control, setValue } = form;
   const [zoneId, kind, slug] = useWatch({ control, name: ['zoneId', 'kind', 'slug'] });
   const choices = choicesOf(kind)
-    .map((choice) => ({ ...choice, name: materialName(t, choice) }))
+    .map((choice) => ({ ...choice, name: materialName(t, choice, shelf) }))
     .sort((a, b) => a.name.localeCompare(b.name));
   const chosen = choices.find((choice) => choice.slug === slug) ?? choices[0];
   const zone = lawn.zones.find(({ id }) => id === zoneId);

@@ -3,6 +3,7 @@ import type { Company } from '@alfombra/core';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { materialName } from '@/features/season/productWords';
+import { useProducts } from '@/features/shelf/useProducts';
 import {
   Card,
   Failed,
@@ -40,6 +41,7 @@ function Pair({ children }: { children: readonly React.ReactNode[] }) {
 /** Ground and product. */
 export function AmountsCard({ control, job }: OfRecord & { job: Job }) {
   const { t } = useTranslation();
+  const shelf = useProducts();
   return (
     <Card>
       <Title>{t('record.what')}</Title>
@@ -57,7 +59,7 @@ export function AmountsCard({ control, job }: OfRecord & { job: Job }) {
             key={material.slug}
             control={control}
             name={`amounts.${index}`}
-            label={`${materialName(t, material)}: ${t('record.used').toLowerCase()}`}
+            label={`${materialName(t, material, shelf)}: ${t('record.used').toLowerCase()}`}
             unit={unit}
             hint={t('record.planned', { value: number(material.amount, AMOUNT_DIGITS), unit })}
             testID={`amount-${index}`}

@@ -6,6 +6,7 @@ import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { Button, Card, Failed, Loading, money, number, Sheet, Tag, Title, Words } from '@/ui';
 import { askChoices } from '@/workers/askSeason';
+import { useProducts } from '@/features/shelf/useProducts';
 import { materialName } from './productWords';
 import type { SeasonQuestion } from '@/workers/seasonView';
 import { stepName } from './stepName';
@@ -121,6 +122,7 @@ function Together({
   steps: readonly Step[];
 }) {
   const { t } = useTranslation();
+  const shelf = useProducts();
   const due = steps.filter(({ id }) => together.stepIds.includes(id));
   return (
     <>
@@ -161,7 +163,7 @@ function Together({
               {materials.map((material) => (
                 <Words key={material.slug}>
                   {t('choice.product', {
-                    name: materialName(t, material),
+                    name: materialName(t, material, shelf),
                     rate: number(material.ratePerAcre, 2),
                     unit: t(`unit.${material.unit}`),
                   })}

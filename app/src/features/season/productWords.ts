@@ -5,8 +5,10 @@ import {
   mixComponents,
   perAcre,
   toPer1000,
+  type Fertilizer,
   type ProductUnit,
   type ProtectStep,
+  type Shelf,
   type Step,
   type Zone,
 } from '@alfombra/core';
@@ -26,9 +28,15 @@ export interface ProductLine {
 }
 
 /** Name of anything that is put down. */
-export function materialName(t: TFunction, { kind, slug }: { kind: string; slug: string }): string {
-  if (kind === 'seed') return t(`grass.${slug}`);
-  return kind === 'fertilizer' ? gradeName(slug) : t(`${kind}.${slug}`);
+export function materialName(
+  t: TFunction,
+  { kind, slug }: { kind: string; slug: string },
+  shelf: Shelf,
+): string {
+  if (kind === 'seed')
+    return t(shelf.seed(slug)?.parts.length === 1 ? `grass.${slug}` : `seedMix.${slug}`);
+  const feed = kind === 'fertilizer' ? shelf.fertilizer(slug) : undefined;
+  return feed ? gradeName(feed) : t(`${kind}.${slug}`);
 }
 
 /** The products of a step with their rates; empty for looking again. */
@@ -62,7 +70,7 @@ export function productLines(t: TFunction, step: Step): ProductLine[] {
       return [
         {
           slug: step.fertilizer,
-          name: gradeName(step.fertilizer),
+          name: gradeName(step),
           unit: t('unit.lb'),
           measure: 'lb',
           ratePerAcre: step.productLbPer1000 * 43.56,
@@ -87,8 +95,8 @@ export function productLines(t: TFunction, step: Step): ProductLine[] {
   }
 }
 
-/** "24-0-11" of a fertilizer slug. */
-export const gradeName = (slug: string): string => slug.split('-').slice(0, 3).join('-');
+/** "24-0-11": the bag's own grade. */
+export const gradeName = ({ grade }: Pick<Fertilizer, 'grade'>): string => grade.join('-');
 
 /** "1.47 fl oz per 1,000 ft²". */
 export const per1000Words = (t: TFunction, line: ProductLine): string =>

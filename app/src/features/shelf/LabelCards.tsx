@@ -74,7 +74,10 @@ export function NameCard({ control, children }: OfLabel & { children: ReactNode 
   );
 }
 
-export function RatesCard({ control }: OfLabel) {
+/** What a label is of: fields that its kind has not are not asked. */
+export type LabelKind = 'herbicide' | 'treatment' | 'fertilizer' | 'seed' | '';
+
+export function RatesCard({ control, kind }: OfLabel & { kind: LabelKind }) {
   const { t } = useTranslation();
   const unit = `${t(`unit.${useWatch({ control, name: 'unit' })}`)}/A`;
   return (
@@ -94,10 +97,64 @@ export function RatesCard({ control }: OfLabel) {
           { name: 'highPerAcre', unit },
         ]}
       />
-      <Figures control={control} of={[{ name: 'maxPerYear', unit }]} />
+      {kind === 'seed' ? (
+        <Figures
+          control={control}
+          of={[
+            { name: 'purityPct', unit: '%' },
+            { name: 'germinationPct', unit: '%' },
+          ]}
+        />
+      ) : (
+        <>
+          <Figures control={control} of={[{ name: 'maxPerYear', unit }]} />
+          <Figures
+            control={control}
+            of={[
+              { name: 'maxApplications' },
+              { name: 'minIntervalDays', unit: t('shelf.dayUnit') },
+            ]}
+          />
+        </>
+      )}
+    </Card>
+  );
+}
+
+/** What it feeds: the grade of a fertilizer, or what a weed or insect product carries beside. */
+export function FeedCard({ control, kind }: OfLabel & { kind: LabelKind }) {
+  const { t } = useTranslation();
+  const dry = useWatch({ control, name: 'unit' });
+  if (kind === 'seed' || (dry !== 'lb' && dry !== 'oz')) return null;
+  return (
+    <Card>
+      <Title>{t('shelf.feeds')}</Title>
+      {kind === 'fertilizer' ? null : (
+        <>
+          <Words size="note" tone="quiet">
+            {t('shelf.feedsHint')}
+          </Words>
+          <FormYesNo
+            control={control}
+            name="granular"
+            label={t('shelf.field.granular')}
+            nameOf={(option) => t(`shelf.spread.${option}`)}
+          />
+        </>
+      )}
       <Figures
         control={control}
-        of={[{ name: 'maxApplications' }, { name: 'minIntervalDays', unit: t('shelf.dayUnit') }]}
+        of={[
+          { name: 'nPct', unit: '%' },
+          { name: 'p2o5Pct', unit: '%' },
+        ]}
+      />
+      <Figures
+        control={control}
+        of={[
+          { name: 'k2oPct', unit: '%' },
+          { name: 'slowPct', unit: '%' },
+        ]}
       />
     </Card>
   );

@@ -10,7 +10,15 @@ import { useFailureWords } from '@/api/useFailureWords';
 import { DraftNote } from '@/features/drafts/DraftNote';
 import { useDraftForm } from '@/state/useDraftForm';
 import { Button, Card, Failed, Loading, Screen, SelectField, Title, Words } from '@/ui';
-import { NameCard, RatesCard, StoreCard, WhenCard, WhereCard } from './LabelCards';
+import {
+  FeedCard,
+  NameCard,
+  RatesCard,
+  StoreCard,
+  WhenCard,
+  WhereCard,
+  type LabelKind,
+} from './LabelCards';
 import { draftOfLabel, labelFormSchema, newDraft, readLabel, type LabelDraft } from './readLabel';
 import { entryName, seedEntries } from './seedEntries';
 import { useShelf } from './useShelf';
@@ -52,6 +60,7 @@ function Form({
   });
   const { control } = form;
   const draft = useWatch({ control }) as LabelDraft;
+  const kind = (draft.base.split(':')[0] ?? '') as LabelKind;
   const back = '/guide/shelf';
   const save = form.handleSubmit((label) =>
     shelf.keep(label, () => {
@@ -93,12 +102,13 @@ function Form({
               }
             />
           </NameCard>
-          <RatesCard control={control} />
+          <RatesCard control={control} kind={kind} />
+          <FeedCard control={control} kind={kind} />
         </View>
         <View className="gap-4 lg:flex-1">
           <Oddities label={readLabel(draft, id).label} />
-          <WhereCard control={control} />
-          <WhenCard control={control} />
+          {kind === 'seed' ? null : <WhereCard control={control} />}
+          {kind === 'seed' || kind === 'fertilizer' ? null : <WhenCard control={control} />}
           <StoreCard
             control={control}
             onRemove={

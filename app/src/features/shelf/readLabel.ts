@@ -27,6 +27,12 @@ export const LABEL_FIGURES = {
   reentryHours: false,
   seedAfterWeeks: false,
   seedBeforeWeeks: false,
+  nPct: false,
+  p2o5Pct: false,
+  k2oPct: false,
+  slowPct: false,
+  purityPct: false,
+  germinationPct: false,
   packageAmount: false,
   priceUsd: false,
   packages: false,
@@ -44,6 +50,7 @@ export interface LabelDraft {
   actives: string;
   turf: GrassSlug[];
   homeLawns: boolean;
+  granular: boolean;
   siteBans: string;
   inUse: boolean;
   figures: Record<LabelFigure, NumberText>;
@@ -52,6 +59,23 @@ export interface LabelDraft {
 const EMPTY: Record<LabelFigure, NumberText> = Object.fromEntries(
   Object.keys(LABEL_FIGURES).map((key) => [key, '']),
 ) as Record<LabelFigure, NumberText>;
+
+/** Nutrients stand together on the label, each in a field of its own. */
+function figureOf(label: ShelfLabel, key: LabelFigure): number | null {
+  const { nutrients } = label;
+  switch (key) {
+    case 'nPct':
+      return nutrients?.n ?? null;
+    case 'p2o5Pct':
+      return nutrients?.p2o5 ?? null;
+    case 'k2oPct':
+      return nutrients?.k2o ?? null;
+    case 'slowPct':
+      return nutrients ? nutrients.slowShare * 100 : null;
+    default:
+      return label[key];
+  }
+}
 
 export function draftOfLabel(label: ShelfLabel): LabelDraft {
   return {
@@ -68,10 +92,14 @@ export function draftOfLabel(label: ShelfLabel): LabelDraft {
       .join('\n'),
     turf: label.turf,
     homeLawns: label.homeLawns,
+    granular: label.granular,
     siteBans: label.siteBans,
     inUse: label.inUse,
     figures: Object.fromEntries(
-      (Object.keys(LABEL_FIGURES) as LabelFigure[]).map((key) => [key, numberText(label[key])]),
+      (Object.keys(LABEL_FIGURES) as LabelFigure[]).map((key) => [
+        key,
+        numberText(figureOf(label, key)),
+      ]),
     ) as Record<LabelFigure, NumberText>,
   };
 }
@@ -88,6 +116,7 @@ export function newDraft(base: string, nameOf: (kind: string, slug: string) => s
     actives: '',
     turf: [],
     homeLawns: true,
+    granular: false,
     siteBans: '',
     inUse: true,
     figures: { ...EMPTY, packages: numberText(0) },
@@ -98,6 +127,7 @@ export function newDraft(base: string, nameOf: (kind: string, slug: string) => s
       ...draft,
       signalWord: weed.signalWord,
       unit: weed.unit,
+      granular: weed.form === 'granule',
       figures: {
         ...draft.figures,
         lowPerAcre: numberText(weed.rate[0]),
@@ -119,6 +149,7 @@ export function newDraft(base: string, nameOf: (kind: string, slug: string) => s
       ...draft,
       signalWord: other.signalWord,
       unit: other.unit ?? 'fl-oz',
+      granular: other.form === 'granule',
       figures: {
         ...draft.figures,
         lowPerAcre: numberText(other.ratePerAcre?.[0] ?? null),
@@ -140,7 +171,13 @@ export function newDraft(base: string, nameOf: (kind: string, slug: string) => s
       ...draft,
       signalWord: 'none',
       unit: 'lb',
-      figures: { ...draft.figures, lowPerAcre: perAcre('overseed'), highPerAcre: perAcre('new') },
+      figures: {
+        ...draft.figures,
+        lowPerAcre: perAcre('overseed'),
+        highPerAcre: perAcre('new'),
+        purityPct: numberText(98),
+        germinationPct: numberText(85),
+      },
     };
   }
   const feed = kind === 'fertilizer' && slug ? fertilizer(slug) : undefined;
@@ -149,7 +186,14 @@ export function newDraft(base: string, nameOf: (kind: string, slug: string) => s
         ...draft,
         signalWord: 'none',
         unit: 'lb',
-        figures: { ...draft.figures, packageAmount: numberText(feed.bagLb) },
+        figures: {
+          ...draft.figures,
+          packageAmount: numberText(feed.bagLb),
+          nPct: numberText(feed.grade[0]),
+          p2o5Pct: numberText(feed.grade[1]),
+          k2oPct: numberText(feed.grade[2]),
+          slowPct: numberText(feed.slowShare * 100),
+        },
       }
     : draft;
 }
@@ -200,6 +244,8 @@ export function readLabel(
     });
   if (actives.includes(null)) problems.actives = 'actives';
   const [kind, slug] = draft.base.split(':');
+  const { nPct, p2o5Pct, k2oPct, slowPct, ...own } = figures;
+  const feeds = [nPct, p2o5Pct, k2oPct].some((figure) => typeof figure === 'number');
   if (Object.keys(problems).length > 0) return { label: null, problems };
   const parsed = shelfLabelSchema.safeParse({
     id,
@@ -211,9 +257,13 @@ export function readLabel(
     actives,
     turf: draft.turf,
     homeLawns: draft.homeLawns,
+    granular: draft.granular,
     siteBans: draft.siteBans,
     inUse: draft.inUse,
-    ...figures,
+    nutrients: feeds
+      ? { n: nPct ?? 0, p2o5: p2o5Pct ?? 0, k2o: k2oPct ?? 0, slowShare: (slowPct ?? 0) / 100 }
+      : null,
+    ...own,
   });
   if (parsed.success) return { label: parsed.data, problems: {} };
   const known: Record<string, string> = {
@@ -221,12 +271,15 @@ export function readLabel(
     lowPerAcre: 'low',
     maxPerYear: 'year',
     airMinF: 'air',
+    nPct: 'nutrients',
+    granular: 'granular',
   };
   return {
     label: null,
     problems: Object.fromEntries(
       parsed.error.issues.map(({ path }) => {
-        const field = String(path[0] ?? '');
+        // What is wrong with the nutrients is said at the first of their fields.
+        const field = path[0] === 'nutrients' ? 'nPct' : String(path[0] ?? '');
         return [field, known[field] ?? 'out-of-range'];
       }),
     ),

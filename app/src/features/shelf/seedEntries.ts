@@ -1,4 +1,4 @@
-import { grasses, seedMix, seedMixes } from '@alfombra/core';
+import { grasses, LIBRARY, seedMixes } from '@alfombra/core';
 import type { TFunction } from 'i18next';
 import { materialName } from '@/features/season/productWords';
 
@@ -17,6 +17,4 @@ export const seedEntries = (): LibraryEntry[] =>
 
 /** Name of an entry of the library. */
 export const entryName = (t: TFunction, entry: { kind: string; slug: string }): string =>
-  entry.kind === 'seed' && seedMix(entry.slug)
-    ? t(`seedMix.${entry.slug}`)
-    : materialName(t, entry);
+  materialName(t, entry, LIBRARY);

@@ -1,6 +1,7 @@
 import {
   diagnosisInputSchema,
   monthOf,
+  shelfOf,
   type DiagnosisInput,
   type Posture,
   type Zone,
@@ -47,6 +48,7 @@ export function useWalkDiagnosis(
   const soilF = soil?.meanF[soil.measuredDays - 1] ?? null;
   return useMemo(() => {
     const gathered = gatheredSigns({
+      shelf: shelfOf(company.policy.labels),
       lawn,
       zone,
       patch: lawn.patches.find(({ id }) => id === walk.patchId) ?? null,
@@ -77,6 +79,7 @@ export function useWalkDiagnosis(
     return { input, diagnosis: diagnose(input, posture), gathered, soilF };
   }, [
     company.today,
+    company.policy.labels,
     lawn,
     weather,
     visits,

@@ -6,7 +6,7 @@ import { useLawn, usePutLawn } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import { DraftNote } from '@/features/drafts/DraftNote';
 import { useDraftForm } from '@/state/useDraftForm';
-import { Button, Failed, Loading, Screen } from '@/ui';
+import { Button, Failed, LinkButton, Loading, Screen } from '@/ui';
 import { AimCard } from './AimCard';
 import { PointCountCard } from './PointCountCard';
 import { SiteCard } from './SiteCard';
@@ -79,6 +79,11 @@ function Form({ lawn, zone, back }: { lawn: Lawn; zone: Zone; back: string }) {
         </>
       }
     >
+      <LinkButton
+        kind="plain"
+        label={t('rateCard.open')}
+        href={`/lawns/${lawn.id}/rates?zone=${zone.id}`}
+      />
       <View className="gap-4 lg:flex-row lg:items-start">
         <View className="gap-4 lg:flex-1">
           <StandCard form={form} keyHref={`/lawns/${lawn.id}/key?zone=${zone.id}`} />

@@ -1,0 +1,4 @@
+import '@/i18n/deepWords';
+import { AnyRateCardScreen } from '@/features/rates/RateCardScreen';
+
+export default AnyRateCardScreen;
