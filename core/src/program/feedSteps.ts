@@ -1,7 +1,8 @@
 import { feedingRate, WORTH_FEEDING } from '../fertility';
 import { dayRules, feedingCalendars, feedingRules, grass } from '../knowledge';
 import { addDays, daysBetween, monthOf, SQUARE_FEET_PER_ACRE, yearOf } from '../units';
-import { fertilizersOn, nitrogenInYear, placeRoom, UPKEEP_INDEX } from './nitrogen';
+import { nitrogenInYear } from './fed';
+import { fertilizersOn, placeRoom, UPKEEP_INDEX } from './nitrogen';
 import { outsideBlackout } from './ordinance';
 import type { Reason } from './reason';
 import { expectedDay, highestAir } from './sprayDay';

@@ -1,59 +1,14 @@
 import { nitrogenLimits } from '../fertility';
 import { dayRules, feedingRules, grass } from '../knowledge';
-import type { Shelf, ShelfFertilizer } from '../products';
-import { materialRatePerAcre, type Application, type Material } from '../rates';
-import { daysBetween, localDate, monthOf, yearOf, type LocalDate } from '../units';
+import type { ShelfFertilizer } from '../products';
+import { daysBetween, monthOf, yearOf, type LocalDate } from '../units';
+import { fedWithinGap, nitrogenInYear } from './fed';
 import { blackoutShuts } from './ordinance';
 import { expectedDay } from './sprayDay';
 import { firstFrost, type ZoneCase } from './zoneCase';
 
 /** Place of an upkeep in the low, usual and high year of a grass. */
 export const UPKEEP_INDEX = { basic: 0, standard: 1, showpiece: 2 } as const;
-
-/** Nitrogen that came, or is planned to come, to a zone on a day, whatever brought it. */
-export interface Fed {
-  date: LocalDate;
-  nLbPer1000: number;
-  /** Put down as a fertilizer. */
-  asFertilizer: boolean;
-  materials: { kind: string; slug: string; ratePerAcre: number }[];
-}
-
-/** What a record or a planned application brings of nitrogen. */
-export function fedBy(
-  { date, areaFt2, materials }: Pick<Application, 'date' | 'areaFt2' | 'materials'>,
-  shelf: Shelf,
-): Fed {
-  const lb = materials.reduce((sum, material) => sum + (shelf.nutrientsOf(material)?.n ?? 0), 0);
-  return {
-    date: localDate(date),
-    nLbPer1000: (lb / areaFt2) * 1000,
-    asFertilizer: materials.some(({ kind }) => kind === 'fertilizer'),
-    materials: materials.map((material: Material) => ({
-      kind: material.kind,
-      slug: material.slug,
-      ratePerAcre: materialRatePerAcre(material, areaFt2),
-    })),
-  };
-}
-
-/** lb N per 1000 ft² that came in the year of a day. */
-export const nitrogenInYear = (fed: readonly Fed[], date: LocalDate): number =>
-  fed
-    .filter((feeding) => yearOf(feeding.date) === yearOf(date))
-    .reduce((sum, { nLbPer1000 }) => sum + nLbPer1000, 0);
-
-/** Last day before a day on which more than a trace of nitrogen came, within the gap; `null`: none did. */
-export function fedWithinGap(fed: readonly Fed[], date: LocalDate): LocalDate | null {
-  return (
-    fed
-      .filter(({ nLbPer1000 }) => nLbPer1000 >= feedingRules.traceLb)
-      .map((feeding) => feeding.date)
-      .filter((day) => Math.abs(daysBetween(day, date)) < feedingRules.gapDays)
-      .sort()
-      .pop() ?? null
-  );
-}
 
 /** lb N per 1000 ft² that the law of the place still allows at once on a day. */
 export const placeRoom = ({ input, fed }: ZoneCase, date: LocalDate): number => {

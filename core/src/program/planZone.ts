@@ -6,7 +6,7 @@ import { addDays, daysBetween, yearOf } from '../units';
 import { applicationsOf } from './applicationsOf';
 import { controlStep } from './controlStep';
 import { feedSteps } from './feedSteps';
-import { fedBy } from './nitrogen';
+import { fedBy } from './fed';
 import { preventStep } from './preventStep';
 import { protectStep } from './protectStep';
 import type { Reason } from './reason';

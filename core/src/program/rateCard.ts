@@ -23,7 +23,8 @@ import {
 } from '../units';
 import { seasonDay } from '../weather';
 import { chooseRate, screenLabel, type MixQuestion } from './chooseMix';
-import { fedWithinGap, fertilizersOn, nitrogenInYear, placeRoom, UPKEEP_INDEX } from './nitrogen';
+import { fedWithinGap, nitrogenInYear } from './fed';
+import { fertilizersOn, placeRoom, UPKEEP_INDEX } from './nitrogen';
 import { blackoutShuts } from './ordinance';
 import type { Reason } from './reason';
 import { treatmentRefusals } from './screenTreatments';

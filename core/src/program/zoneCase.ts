@@ -5,7 +5,7 @@ import type { Application } from '../rates';
 
 import { localDate, yearOf, type LocalDate } from '../units';
 import type { SoilSeason } from '../weather';
-import { fedBy, type Fed } from './nitrogen';
+import { fedBy, type Fed } from './fed';
 import type { SeasonInput, WeedFinding } from './seasonInput';
 import type { StepState } from './step';
 import { Usage } from './usage';
