@@ -3,6 +3,9 @@ import assert from 'node:assert/strict';
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { describe, it } from 'node:test';
+import { localDate } from '@alfombra/core';
+import { testZone } from '../core/src/program/testdata/testLawn.ts';
+import { testWeather } from '../core/src/weather/testdata/testWeather.ts';
 
 const SCRIPT = join(import.meta.dirname, '..', 'scripts', 'alfombra.ts');
 
@@ -83,9 +86,42 @@ void describe('the command line', () => {
   });
 
   it('tells the schema of every command', () => {
-    for (const command of ['diagnose', 'soil', 'season', 'amounts', 'check']) {
+    for (const command of ['diagnose', 'soil', 'season', 'check']) {
       assert.equal(answer(['schema', command], '').type, 'object', command);
     }
+    // A mix, or a lawn with a zone of it.
+    assert.equal((answer(['schema', 'amounts'], '').anyOf as unknown[]).length, 2);
+  });
+
+  it('has the rate card of a zone: every product at its rate, with the amount for the zone', () => {
+    const zone = testZone(1, [{ species: 'tall-fescue', cover: 0.95 }]);
+    const lawn = {
+      today: '2026-05-10',
+      region: 'transition',
+      zones: [zone],
+      weather: testWeather('transition', 7, localDate('2026-05-10')),
+    };
+    const card = answer(['amounts'], { lawn, zoneId: zone.id }) as {
+      areaFt2: number;
+      rows: { slug: string; verdict: string; ratePerAcre: number; total: number; rule: string }[];
+    };
+    const row = (slug: string) => card.rows.find((own) => own.slug === slug)!;
+    assert.equal(row('atrazine').verdict, 'never');
+    assert.equal(row('threeway-amine').verdict, 'rate');
+    assert.ok(
+      Math.abs(row('threeway-amine').total - (64 * card.areaFt2) / 43_560) < 1e-9,
+      'the whole zone at the rate an acre',
+    );
+    const season = answer(['season'], { ...lawn, rateCard: true }) as {
+      rateCard: { zoneId: string; slug: string; verdict: string }[];
+    };
+    assert.deepEqual(
+      season.rateCard.map(({ slug, verdict }) => [slug, verdict]),
+      card.rows.map(({ slug, verdict }) => [slug, verdict]),
+    );
+    assert.equal(answer(['season'], lawn).rateCard, undefined);
+    const { status, stderr } = alfombra(['amounts'], { lawn, zoneId: zone.id.replace(/.$/, '9') });
+    assert.deepEqual([status, stderr], [2, 'zoneId: the lawn has no such zone\n']);
   });
 
   for (const [what, args, input, message] of [

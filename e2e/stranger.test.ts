@@ -589,6 +589,25 @@ for (const [size, viewport, touch] of [
       await sees(/answered/);
     });
 
+    step('reads what may go on its grass this week, product by product', async () => {
+      await page.goto(`${ADDRESS}${lawn}`);
+      await follow('Rates on this grass, this week');
+      await page.waitForURL(`**${lawn}/rates**`);
+      await sees('Goes now');
+      await sees(/^Soil \d+ °F, /);
+      await fill('Find a product', 'atrazine');
+      await button(/^atrazine/);
+      await sees('What decides');
+      await button('Close');
+      await reload();
+      await sees('Not now');
+      await chip('Kind of product', 'Fertilizer');
+      await sees(/ lb N per 1,000 ft² by growth this month; the grass takes /);
+      await chip('Kind of product', 'Seed');
+      await fill('Find a product', 'tall fescue');
+      await sees('Not the grass of this zone');
+    });
+
     step('has everything again the next time, and was reloaded on every screen', async () => {
       await page.goto(`${ADDRESS}${lawn}/visit`);
       await sees('3 zones, ');

@@ -25,7 +25,13 @@ import {
 import { hindcast, lawnYear } from '@alfombra/core/ground';
 import { identify, type KeyInput } from '@alfombra/core/key';
 import { moveCorner, snapPoint, zoneOverlaps } from '@alfombra/core/measuring';
-import { exactWalks, lawnSeason } from '@alfombra/core/planning';
+import {
+  exactWalks,
+  lawnSeason,
+  lawnSeasonInput,
+  rateCard,
+  zoneCaseOf,
+} from '@alfombra/core/planning';
 import { askUntil, drawCase, diagnose } from '@alfombra/core/walking';
 import loadHighs from 'highs';
 import { readFileSync } from 'node:fs';
@@ -173,6 +179,21 @@ report(
   'one lawn’s season',
   measure(() => lawnSeason(one, year, [], [])),
   measure(copy([one, year])),
+);
+const ground = zoneCaseOf(lawnSeasonInput(one, year, [], []), one.zones[0]!);
+const twice = <Row extends object>(rows: readonly Row[]) => [...rows, ...rows];
+const shelf300 = {
+  ...ground.shelf,
+  herbicides: twice(ground.shelf.herbicides),
+  treatments: twice(ground.shelf.treatments),
+  fertilizers: twice(ground.shelf.fertilizers),
+  seeds: twice(ground.shelf.seeds),
+};
+const rows = rateCard({ ...ground, shelf: shelf300 }).rows.length;
+report(
+  `rate card of ${rows} products (20 ms)`,
+  measure(() => rateCard({ ...ground, shelf: shelf300 })),
+  measure(copy(one)),
 );
 report(
   'one mix card',

@@ -171,6 +171,9 @@ export const feedingRules = {
   /** Soil below which warm-season turf is dormant, and hardly takes anything up, °F. */
   dormantF: 50,
   slowF: 60,
+  /** Growth potential under which turf makes nothing of nitrogen, unless roots still take it up: soil °F. */
+  growing: 0.1,
+  rootsF: 45,
   source: {
     kind: 'common-practice',
     ref: 'six to eight weeks before dormancy',

@@ -2,7 +2,7 @@ import { feedingRate, WORTH_FEEDING } from '../fertility';
 import { dayRules, feedingCalendars, feedingRules, grass } from '../knowledge';
 import { addDays, daysBetween, monthOf, SQUARE_FEET_PER_ACRE, yearOf } from '../units';
 import { nitrogenInYear } from './fed';
-import { fertilizersOn, placeRoom, UPKEEP_INDEX } from './nitrogen';
+import { fertilizersOn, isAsleep, placeRoom, UPKEEP_INDEX } from './nitrogen';
 import { outsideBlackout } from './ordinance';
 import type { Reason } from './reason';
 import { expectedDay, highestAir } from './sprayDay';
@@ -25,13 +25,18 @@ export function feedSteps(
   const leftOut: Reason[] = [];
   if (!calendar || yearly === undefined) return { steps, leftOut };
   const year = yearOf(input.today);
+  const hardensOff = grasses.every((slug) => grass(slug).season === 'warm');
   for (const slot of calendar.slots) {
     const bySoil = soilWindow(season, slot, year);
     if (!bySoil || bySoil.closes < input.today) continue;
+    const daysBeforeFrost = Math.max(
+      slot.daysBeforeFrost ?? -Infinity,
+      hardensOff ? feedingRules.warmDaysBeforeFrost : -Infinity,
+    );
     const lastDay =
-      slot.daysBeforeFrost === undefined
+      daysBeforeFrost === -Infinity
         ? bySoil.closes
-        : addDays(firstFrost(input.region, year), -slot.daysBeforeFrost);
+        : addDays(firstFrost(input.region, year), -daysBeforeFrost);
     const closes = earlier(bySoil.closes, lastDay);
     if (closes < bySoil.opens || closes < input.today) continue;
     const { ordinance } = input.policy;
@@ -97,11 +102,11 @@ export function feedSteps(
       leftOut.push({ rule: 'feed-frozen', inputs: { slot: slot.slug, soilF: Math.round(soilF) } });
       continue;
     }
-    const airHighF = highestAir(
-      season,
-      window.best,
-      earlier(addDays(window.best, FEED_DAYS), window.closes),
-    );
+    if (isAsleep(zoneCase, window.best)) {
+      leftOut.push({ rule: 'feed-asleep', inputs: { slot: slot.slug } });
+      continue;
+    }
+    const airHighF = highestAir(season, window.best, addDays(window.best, FEED_DAYS));
     const wanted = yearly * slot.share;
     const placeLbPer1000 = placeRoom(zoneCase, window.best);
     const feeding = feedingRate(

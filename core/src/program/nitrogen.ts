@@ -1,8 +1,9 @@
-import { nitrogenLimits } from '../fertility';
+import { growthPotential, nitrogenLimits } from '../fertility';
 import { dayRules, feedingRules, grass } from '../knowledge';
 import type { ShelfFertilizer } from '../products';
 import { daysBetween, monthOf, yearOf, type LocalDate } from '../units';
 import { fedWithinGap, nitrogenInYear } from './fed';
+import { seasonDay } from '../weather';
 import { blackoutShuts } from './ordinance';
 import { expectedDay } from './sprayDay';
 import { firstFrost, type ZoneCase } from './zoneCase';
@@ -19,6 +20,29 @@ export const placeRoom = ({ input, fed }: ZoneCase, date: LocalDate): number => 
     (ordinance.mostNitrogenYear ?? Infinity) - nitrogenInYear(fed, date),
   );
 };
+
+/** Days over which the air decides how turf grows. */
+const GROWTH_DAYS = 7;
+
+/** Growth potential of the week before a day of the season, 0-1, by its place in it. */
+export function growthAt({ season, main }: ZoneCase, day: number): number {
+  const last = Math.max(0, Math.min(season.airHighF.length - 1, day));
+  const from = Math.max(0, last - GROWTH_DAYS + 1);
+  let sum = 0;
+  for (let index = from; index <= last; index += 1) {
+    sum += ((season.airHighF[index] as number) + (season.airLowF[index] as number)) / 2;
+  }
+  return growthPotential(sum / (last - from + 1), grass(main).season);
+}
+
+/** Whether turf makes nothing of nitrogen on a day: it does not grow, and its roots are cold. */
+export function isAsleep(zoneCase: ZoneCase, date: LocalDate): boolean {
+  const { soilF } = expectedDay(zoneCase.season, date);
+  return (
+    growthAt(zoneCase, seasonDay(zoneCase.season, date)) < feedingRules.growing &&
+    (soilF === null || soilF < feedingRules.rootsF)
+  );
+}
 
 /**
  * lb N per 1000 ft² that a product put down for another purpose may bring on a day, by how slow it is: what grass,

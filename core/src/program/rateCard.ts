@@ -1,6 +1,6 @@
 import { coverDecision } from '../establish';
 import { daysToStand } from '../establish/emergence';
-import { gradeFeeding, growthPotential, WORTH_FEEDING, type FeedingInput } from '../fertility';
+import { gradeFeeding, WORTH_FEEDING, type FeedingInput } from '../fertility';
 import {
   applicationRules,
   dayRules,
@@ -24,14 +24,14 @@ import {
 import { seasonDay } from '../weather';
 import { chooseRate, screenLabel, type MixQuestion } from './chooseMix';
 import { fedWithinGap, nitrogenInYear } from './fed';
-import { fertilizersOn, placeRoom, UPKEEP_INDEX } from './nitrogen';
+import { fertilizersOn, growthAt, isAsleep, placeRoom, UPKEEP_INDEX } from './nitrogen';
 import { blackoutShuts } from './ordinance';
 import type { Reason } from './reason';
 import { treatmentRefusals } from './screenTreatments';
 import { herbicideHold, seedStep } from './seedStep';
 import { expectedDay, highestAir, toleranceConditions, type ExpectedDay } from './sprayDay';
 import { question } from './sprayQuestion';
-import { tolerance } from './tolerance';
+import { hasLadder, tolerance } from './tolerance';
 import { firstFrost, type ZoneCase } from './zoneCase';
 
 /** What a product's rate on this turf is today: in full, light, not now, or not here at all. */
@@ -93,10 +93,9 @@ const FEED_DAYS = 7;
 /** Days that are looked ahead for seed to come up. */
 const UP_DAYS = 150;
 const MONTH_DAYS = 30;
+/** From this month on a seeding is one of the fall. */
+const HIGH_SUMMER = 7;
 const YEAR_DAYS = 365;
-/** Growth under this is no growth. */
-const ASLEEP = 0.1;
-
 /** Everything that all rows of a card share. */
 interface Setting {
   zoneCase: ZoneCase;
@@ -151,8 +150,11 @@ function herbicideRow(product: ShelfHerbicide, setting: Setting): RateCardRow {
   // What may be used in one way is to be had, whatever speaks against the other.
   const open = asked.find(({ reasons }) => reasons.length === 0) ?? asked[0]!;
   const { label, reasons, question: at } = open;
-  const fullPerAcre = chooseRate(product, at, false).ratePerAcre;
-  const lightPerAcre = chooseRate(product, at, true).ratePerAcre;
+  const unsown = { ...at, weeksToSeeding: null };
+  const fullPerAcre = chooseRate(product, unsown, false).ratePerAcre;
+  const lightPerAcre = hasLadder(product)
+    ? Math.min(fullPerAcre, product.rate[0] ?? fullPerAcre)
+    : chooseRate(product, unsown, true).ratePerAcre;
   const turf = reasons.find(({ rule }) => rule === 'R01-turf');
   const never = turf && !takenSomeTime(product, setting);
   const light = label.ratePerAcre < fullPerAcre - 1e-9;
@@ -167,19 +169,27 @@ function herbicideRow(product: ShelfHerbicide, setting: Setting): RateCardRow {
       ? { verdict: 'never' as const, rule: turf.rule }
       : (held(reasons) ?? {
           verdict: light ? ('light' as const) : ('rate' as const),
-          rule: !light
-            ? 'card-full'
-            : label.turf.rating === 'caution'
+          rule:
+            label.turf.rating === 'caution'
               ? 'card-tender'
-              : at.airHighF > applicationRules.lightRateAboveF && at.mode === 'post'
-                ? 'card-hot'
-                : 'card-year-left',
+              : !light
+                ? 'card-full'
+                : hasLadder(product) && at.weeksToSeeding !== null
+                  ? 'card-before-seed'
+                  : at.airHighF > applicationRules.lightRateAboveF && at.mode === 'post'
+                    ? 'card-hot'
+                    : 'card-year-left',
         })),
     ratePerAcre: reasons.length > 0 ? null : label.ratePerAcre,
-    reasons:
-      label.turf.rating === 'caution'
-        ? [...reasons, { rule: 'card-tender', inputs: { species: label.turf.species } }]
-        : reasons,
+    reasons: [
+      ...reasons,
+      ...(label.turf.rating === 'caution'
+        ? [{ rule: 'card-tender', inputs: { species: label.turf.species } }]
+        : []),
+      ...(hasLadder(product) && at.weeksToSeeding !== null
+        ? [{ rule: 'card-before-seed', inputs: { weeks: Math.floor(at.weeksToSeeding) } }]
+        : []),
+    ],
     until: null,
     moved: product.preEmergent
       ? [
@@ -261,7 +271,7 @@ function feedingReasons({ zoneCase, date, day, frozen, growth }: Setting): {
       inputs: { last: addDays(date, toFrost - feedingRules.warmDaysBeforeFrost) },
     });
   }
-  if (growth < ASLEEP) {
+  if (isAsleep(zoneCase, date)) {
     reasons.push({ rule: 'card-asleep', inputs: { growth: Math.round(growth * 100) } });
   }
   return { reasons, until };
@@ -342,7 +352,10 @@ function fertilizerRow(
           {
             kind: 'nitrogen',
             table: [0, full.nLbPer1000],
-            here: [0, growth < ASLEEP ? 0 : Math.min(full.nLbPer1000, yearly * monthShare)],
+            here: [
+              0,
+              growth < feedingRules.growing ? 0 : Math.min(full.nLbPer1000, yearly * monthShare),
+            ],
           },
         ]
       : [],
@@ -390,15 +403,16 @@ function seedRow(product: ShelfSeed, setting: Setting, hold: LocalDate | null): 
   const window = seedingWindows.find(({ grasses }) => grasses.includes(lead));
   const toFrost = daysBetween(date, firstFrost(input.region, yearOf(date)));
   const wait = place === 'winter' ? winterOverseed.daysBeforeFrost : (window?.daysBeforeFrost ?? 0);
-  const ripe = place === 'winter' || window?.direction === 'rising' || !day.soilRising;
-  if (ripe && toFrost < wait) say('card-seed-frost', { days: wait, left: Math.max(0, toFrost) });
-  // Spring is second best for what is sown in falling soil: weeds and summer come after it.
-  const secondBest = place === 'stand' && window?.direction === 'falling' && day.soilRising;
-  const rule = secondBest
-    ? 'card-seed-second-best'
-    : soilF !== undefined && soilF < entry.soilF.optimum[0]
-      ? 'card-seed-slow'
-      : 'card-seed-open';
+  // What is sown in falling soil may also be sown in spring, as the second best.
+  const spring = window?.direction === 'falling' && monthOf(date) < HIGH_SUMMER;
+  if (!(place === 'stand' && spring) && toFrost < wait)
+    say('card-seed-frost', { days: wait, left: Math.max(0, toFrost) });
+  const rule =
+    place === 'stand' && spring
+      ? 'card-seed-second-best'
+      : soilF !== undefined && soilF < entry.soilF.optimum[0]
+        ? 'card-seed-slow'
+        : 'card-seed-open';
   const perAcre = (lb: number) => (lb * SQUARE_FEET_PER_ACRE) / 1000;
   const full = perAcre(use === 'new' ? product.newLbPer1000 : product.overseedLbPer1000);
   return {
@@ -423,34 +437,23 @@ function seedRow(product: ShelfSeed, setting: Setting, hold: LocalDate | null): 
 }
 
 /** Growth of the week before a day, and the share of a year's growth that the month from it on has. */
-function growthOf(
-  { season, main }: ZoneCase,
-  date: LocalDate,
-): { growth: number; monthShare: number } {
-  const kind = grass(main).season;
-  const at = Math.max(0, Math.min(season.airHighF.length - 1, seasonDay(season, date)));
-  const of = (day: number) => {
-    const from = Math.max(0, day - FEED_DAYS + 1);
-    let sum = 0;
-    for (let index = from; index <= day; index += 1) {
-      sum += ((season.airHighF[index] ?? 0) + (season.airLowF[index] ?? 0)) / 2;
-    }
-    return growthPotential(sum / (day - from + 1), kind);
-  };
+function growthOf(zoneCase: ZoneCase, date: LocalDate): { growth: number; monthShare: number } {
+  const { season } = zoneCase;
+  const total = season.airHighF.length;
+  const at = Math.max(0, Math.min(total - 1, seasonDay(season, date)));
   const sumOver = (from: number, to: number) => {
     let sum = 0;
-    for (let day = from; day < to; day += 1) sum += of(day);
+    for (let day = from; day < to; day += 1) sum += growthAt(zoneCase, day);
     return sum;
   };
   // A year about the day; what of it lies before the season's first day is not known.
-  const total = season.airHighF.length;
   const from = Math.max(0, Math.min(at, total - YEAR_DAYS));
   const to = Math.min(total, from + YEAR_DAYS);
   const year = (sumOver(from, to) * YEAR_DAYS) / Math.max(1, to - from);
   const month = Math.min(total, at + MONTH_DAYS);
   const days = Math.max(1, month - at);
   return {
-    growth: of(at),
+    growth: growthAt(zoneCase, at),
     monthShare: year > 0 ? (sumOver(at, month) * MONTH_DAYS) / days / year : 0,
   };
 }

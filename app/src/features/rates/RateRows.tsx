@@ -66,7 +66,7 @@ export function RateRows({ card, zone }: { card: RateCard; zone: Zone }) {
   return (
     <>
       <Ground card={card} zone={zone} />
-      <View className="flex-row flex-wrap gap-2">
+      <View className="flex-row flex-wrap gap-2" role="group" aria-label={t('rateCard.kind')}>
         {KINDS.map((slug) => (
           <Chip
             key={slug}
@@ -117,6 +117,11 @@ function Section({
   return (
     <View className="lg:min-w-0 lg:flex-1">
       <Title>{t(`rateCard.group.${group}`)}</Title>
+      {group === 'goes' ? (
+        <Words size="note" tone="quiet">
+          {t('rateCard.perThousand')}
+        </Words>
+      ) : null}
       <View role="list">
         {shown.map(({ row, name }) => (
           <View key={`${row.kind} ${row.slug}`} role="listitem">
