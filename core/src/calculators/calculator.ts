@@ -58,6 +58,8 @@ export type CalculatorGroup = (typeof CALCULATOR_GROUPS)[number];
 export interface Calculator {
   slug: string;
   group: CalculatorGroup;
+  /** What is put down by its answer: the usual care stands beside it; none where nothing is. */
+  care?: 'spray' | 'granules' | 'seed';
   fields: readonly CalculatorField[];
   compute(values: CalculatorValues): CalculatorAnswer;
   source: Source;

@@ -438,3 +438,21 @@ describe('soil by the calendar and seed by the mix', () => {
     near(got['seeds-tall-fescue'], (4.625 * 0.9 * 225_000) / 1000);
   });
 });
+
+/** Units in which a product is poured, weighed or spread. */
+const PUT_DOWN = /^(fl oz|oz|lb|mL|g)(\/(1000 ft²|A|gal))?$/;
+/** They tell how a tool measures, not what goes down. */
+const TELL_NO_AMOUNT = ['convert', 'dye', 'topdressing'];
+
+it('has the usual care beside every answer that somebody pours, weighs or spreads by', () => {
+  const bare = calculators
+    .filter(({ slug, care }) => !care && !TELL_NO_AMOUNT.includes(slug))
+    .filter(({ slug }) => {
+      const calculator = calculatorOf(slug)!;
+      const usual = Object.fromEntries(calculator.fields.map((field) => [field.slug, field.usual]));
+      const { answer } = calculate(calculator, usual, Number);
+      return answer?.figures.some(({ unit }) => PUT_DOWN.test(unit));
+    })
+    .map(({ slug }) => slug);
+  expect(bare).toEqual([]);
+});

@@ -23,6 +23,7 @@ export const feedCalculators: readonly Calculator[] = [
   {
     slug: 'bag-numbers',
     group: 'feed',
+    care: 'granules',
     fields: [
       ...grade,
       num('n-wanted', 'lb N/1000 ft²', 0.9, [0.05, 2]),
@@ -71,6 +72,7 @@ export const feedCalculators: readonly Calculator[] = [
   {
     slug: 'bag-covers',
     group: 'feed',
+    care: 'granules',
     fields: [...grade, num('bag', 'lb', 16, [1, 2000]), num('covers', 'ft²', 5000, [50, 200_000])],
     compute: (v) => {
       const rate = (v.num('bag') / v.num('covers')) * 1000;
@@ -90,6 +92,7 @@ export const feedCalculators: readonly Calculator[] = [
   {
     slug: 'liquid-feed',
     group: 'feed',
+    care: 'spray',
     fields: [
       num('n-pct', '%', 28, [0.5, 60]),
       num('density', 'lb/gal', 10.7, [7, 16]),
@@ -113,6 +116,7 @@ export const feedCalculators: readonly Calculator[] = [
   {
     slug: 'two-grades',
     group: 'feed',
+    care: 'granules',
     fields: [
       num('n-wanted', 'lb N/1000 ft²', 0.8, [0.05, 2]),
       num('k-wanted', 'lb K₂O/1000 ft²', 0.5, [0, 3]),
@@ -138,6 +142,7 @@ export const feedCalculators: readonly Calculator[] = [
   {
     slug: 'combination',
     group: 'feed',
+    care: 'granules',
     fields: [
       num('n-pct', '%', 15, [1, 60]),
       num('active-pct', '%', 0.2, [0.001, 10]),
@@ -188,6 +193,7 @@ export const feedCalculators: readonly Calculator[] = [
   {
     slug: 'iron',
     group: 'feed',
+    care: 'spray',
     fields: [
       num('iron-rate', 'oz/1000 ft²', ferrousSulfate.usualOz, [0.1, 16]),
       num('iron-pct', '%', 100 * ferrousSulfate.iron, [1, 30]),

@@ -65,6 +65,7 @@ export const measureCalculators: readonly Calculator[] = [
   {
     slug: 'by-weight',
     group: 'measure',
+    care: 'spray',
     fields: [
       num('dry-rate', 'oz/A', 0.25, [0.001, 200]),
       num('area', 'ft²', 8200, [1, 2_000_000]),
@@ -87,6 +88,7 @@ export const measureCalculators: readonly Calculator[] = [
   {
     slug: 'active-to-product',
     group: 'measure',
+    care: 'spray',
     fields: [
       num('active-rate', 'lb a.i./A', 0.5, [0.001, 40]),
       choice('strength-kind', ['lb-per-gal', 'percent-dry'], 'lb-per-gal'),

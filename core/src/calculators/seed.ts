@@ -13,6 +13,7 @@ export const seedCalculators: readonly Calculator[] = [
   {
     slug: 'seed',
     group: 'seed',
+    care: 'seed',
     fields: [
       num('seed-rate', 'lb/1000 ft²', 5, [0.1, 20]),
       num('area', 'ft²', 4200, [1, 2_000_000]),
@@ -38,6 +39,7 @@ export const seedCalculators: readonly Calculator[] = [
   {
     slug: 'seed-mix',
     group: 'seed',
+    care: 'seed',
     fields: [
       choice(
         'mix',
@@ -127,6 +129,7 @@ export const seedCalculators: readonly Calculator[] = [
   {
     slug: 'seed-in-organic',
     group: 'seed',
+    care: 'seed',
     fields: [
       num('volume-ratio', ': 1', 4, [0.5, 20]),
       num('organic-density', 'lb/ft³', bulkDensity.organicGranule, [10, 80]),

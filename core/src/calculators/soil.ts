@@ -97,6 +97,7 @@ export const soilCalculators: readonly Calculator[] = [
   {
     slug: 'lime-buffer',
     group: 'soil',
+    care: 'granules',
     fields: [
       num('buffer-ph', '', 6.4, [5, 7.5]),
       num('target-ph', '', 6.5, [6, 7]),
@@ -119,6 +120,7 @@ export const soilCalculators: readonly Calculator[] = [
   {
     slug: 'lime-texture',
     group: 'soil',
+    care: 'granules',
     fields: [
       num('ph', '', 5.5, [4, 7]),
       choice('texture', LIME_TEXTURES, 'loam'),
@@ -137,6 +139,7 @@ export const soilCalculators: readonly Calculator[] = [
   {
     slug: 'sulfur',
     group: 'soil',
+    care: 'granules',
     fields: [
       num('ph', '', 7.5, [6, 9]),
       choice('texture', ['sand', 'loam', 'clay'], 'loam'),

@@ -81,6 +81,7 @@ export const sprayCalculators: readonly Calculator[] = [
   {
     slug: 'backpack-output',
     group: 'spray',
+    care: 'spray',
     fields: [
       num('start', 'gal', 4, [0.1, 400]),
       num('left', 'gal', 2.85, [0, 400]),
@@ -107,6 +108,7 @@ export const sprayCalculators: readonly Calculator[] = [
   {
     slug: 'pace',
     group: 'spray',
+    care: 'spray',
     fields: [
       num('distance', 'ft', 100, [10, 2000]),
       num('seconds', 's', 26, [2, 2000]),
@@ -140,6 +142,7 @@ export const sprayCalculators: readonly Calculator[] = [
   {
     slug: 'nozzle-wear',
     group: 'spray',
+    care: 'spray',
     fields: [
       num('nominal', 'fl oz/min', 51.2, [0.5, 2000]),
       series('flows', 'fl oz/min', '52 51 58 50', [0.1, 4000], 1),
@@ -224,6 +227,7 @@ export const sprayCalculators: readonly Calculator[] = [
   {
     slug: 'hose-gun',
     group: 'spray',
+    care: 'spray',
     fields: [
       num('flow', 'gal/min', 1.5, [0.05, 20]),
       num('seconds-per-1000', 's', 80, [5, 600]),
@@ -247,6 +251,7 @@ export const sprayCalculators: readonly Calculator[] = [
   {
     slug: 'hose-end',
     group: 'spray',
+    care: 'spray',
     fields: [
       num('flow', 'gal/min', 2.5, [0.2, 20]),
       num('minutes-per-1000', 'min', 1.5, [0.1, 30]),
@@ -267,6 +272,7 @@ export const sprayCalculators: readonly Calculator[] = [
   {
     slug: 'bottle',
     group: 'spray',
+    care: 'spray',
     fields: [
       num('bottle', 'fl oz', 24, [0.5, 1280]),
       num('covers', 'ft²', 6000, [100, 400_000]),
@@ -292,6 +298,7 @@ export const sprayCalculators: readonly Calculator[] = [
   {
     slug: 'test-spot',
     group: 'spray',
+    care: 'spray',
     fields: [num('spot-area', 'ft²', 20, [1, 1000]), num('brown-blades', '%', 5, [0, 100])],
     compute: (v) => {
       const failed = v.num('brown-blades') > TEST_SPOT.mostBrownPct;
@@ -315,6 +322,7 @@ export const sprayCalculators: readonly Calculator[] = [
   {
     slug: 'adjuvant',
     group: 'spray',
+    care: 'spray',
     fields: [num('percent', '%', 0.25, [0.01, 10]), num('spray-volume', 'gal', 4, [0.1, 2000])],
     compute: (v) => {
       const ounces = (v.num('percent') / 100) * v.num('spray-volume') * FLUID_OUNCES_PER_GALLON;
@@ -354,6 +362,7 @@ export const sprayCalculators: readonly Calculator[] = [
   {
     slug: 'jar-test',
     group: 'spray',
+    care: 'spray',
     fields: [
       num('rate', 'fl oz/1000 ft²', 1.5, [0.001, 200]),
       num('carrier', 'gal/1000 ft²', 2, [0.1, 10]),
@@ -371,6 +380,7 @@ export const sprayCalculators: readonly Calculator[] = [
   {
     slug: 'rinse',
     group: 'spray',
+    care: 'spray',
     fields: [
       num('residue', 'mL', 100, [0, 20_000]),
       num('rinse', 'mL', 1000, [1, 40_000]),
@@ -388,6 +398,7 @@ export const sprayCalculators: readonly Calculator[] = [
   {
     slug: 'applications-left',
     group: 'spray',
+    care: 'spray',
     fields: [
       num('year-most', 'lb a.i./A', 0.8, [0.001, 100]),
       num('once', 'lb a.i./A', 0.3, [0.001, 100]),
@@ -409,6 +420,7 @@ export const sprayCalculators: readonly Calculator[] = [
   {
     slug: 'tank-split',
     group: 'spray',
+    care: 'spray',
     fields: [
       num('area', 'ft²', 18_750, [50, 2_000_000]),
       num('carrier', 'gal/1000 ft²', 2, [0.1, 10]),

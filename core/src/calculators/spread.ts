@@ -17,6 +17,7 @@ export const spreadCalculators: readonly Calculator[] = [
   {
     slug: 'spreader-check',
     group: 'spread',
+    care: 'granules',
     fields: [
       num('length', 'ft', 50, [5, 1000]),
       num('swath', 'ft', 10, [0.5, 60]),
@@ -41,6 +42,7 @@ export const spreadCalculators: readonly Calculator[] = [
   {
     slug: 'drop-catch',
     group: 'spread',
+    care: 'granules',
     fields: [
       num('width', 'ft', 1.75, [0.5, 12]),
       num('length', 'ft', 40, [2, 500]),
@@ -102,6 +104,7 @@ export const spreadCalculators: readonly Calculator[] = [
   {
     slug: 'two-pass',
     group: 'spread',
+    care: 'granules',
     fields: [
       num('rate', 'lb/1000 ft²', 4, [0.05, 400]),
       num('area', 'ft²', 6800, [10, 2_000_000]),

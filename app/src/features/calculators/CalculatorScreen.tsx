@@ -12,6 +12,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { useLawn, useLawns } from '@/api/queries';
+import { CautionBlock } from '@/features/mix/CautionBlock';
 import { usePreferenceStore } from '@/state/preferenceStore';
 import {
   Card,
@@ -99,6 +100,7 @@ function Sheet({ calculator }: { calculator: Calculator }) {
       </View>
       <View className="gap-4 lg:flex-1">
         {answer ? <Answer answer={answer} /> : null}
+        {calculator.care ? <CautionBlock handling={calculator.care} /> : null}
         <Words size="note" tone="quiet">
           {`${t('calcUi.caution')} ${t('calcUi.source', {
             source: calculator.source.ref ?? t(`source.${calculator.source.kind}`),
