@@ -143,4 +143,23 @@ describe('two of one mode of action', () => {
     expect(asked(['mesotrione', 'topramezone'])).toHaveLength(1);
     expect(asked(['quinclorac', 'topramezone'])?.sort()).toEqual(['quinclorac', 'topramezone']);
   });
+  it('are mixed for what each of them hits, and no surer where both hit: auxins', () => {
+    const control = (stock: string[], weeds: string[]) => {
+      const { best } = chooseMix(
+        plainMix({
+          targets: weeds.map((weed) => ({ weed, targetPct: 80 })),
+          airHighF: 75,
+          stock: new Set(stock),
+        }),
+      );
+      return best!.control;
+    };
+    const pair = ['dicamba', 'mcpa'];
+    const weeds = ['white-clover', 'broadleaf-plantain'];
+    const alone = pair.map((slug) => control([slug], weeds));
+    const both = control(pair, weeds);
+    for (const weed of weeds) {
+      expect(both[weed]).toBeCloseTo(Math.max(...alone.map((own) => own[weed]!)), 9);
+    }
+  });
 });

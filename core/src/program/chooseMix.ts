@@ -313,16 +313,26 @@ export function compatible(a: Candidate, b: Candidate, question: MixQuestion): b
   if (antagonistic(a, b)) return false;
   // Most pairs share nothing, and there are thousands of them.
   if (!a.product.hrac.some((group) => b.product.hrac.includes(group))) return true;
-  const own = new Set(a.product.hrac);
-  const other = new Set(b.product.hrac);
-  const shared = [...own].filter((group) => other.has(group));
-  if (question.mode === 'pre') return shared.length === 0;
-  // Two that work one way and no other are not twice as sure: their controls must not be multiplied (Colby asks
-  // for independent ones). Auxins are mixed for their spectrum.
-  const alike = shared.length > 0 && shared.length === own.size && own.size === other.size;
+  if (question.mode === 'pre') return false;
+  // Two that work one way and no other add nothing to each other; auxins are mixed for their spectrum.
   return (
-    !alike || shared.every((group) => (tankRules.mayRepeat as readonly string[]).includes(group))
+    waysOf(a) !== waysOf(b) ||
+    a.product.hrac.every((group) => (tankRules.mayRepeat as readonly string[]).includes(group))
   );
+}
+
+/** The modes of action of a product, as a word. */
+export const waysOf = ({ product }: Candidate): string =>
+  [...new Set(product.hrac)].sort().join(' ');
+
+/** Those of a tank that work alike, together: only what works in other ways is a second chance. */
+function byWay(set: readonly Candidate[]): Candidate[][] {
+  const ways = new Map<string, Candidate[]>();
+  for (const candidate of set) {
+    const way = waysOf(candidate);
+    ways.set(way, [...(ways.get(way) ?? []), candidate]);
+  }
+  return [...ways.values()];
 }
 
 /** The mode of action of a tank that has but one; `null` where there are more. */
@@ -352,12 +362,15 @@ function evaluate(set: readonly Candidate[], question: MixQuestion): MixChoice |
       return null;
     }
   }
+  const ways = byWay(set);
   const control: Record<string, number> = {};
   let reaches = true;
   question.targets.forEach(({ weed, targetPct }, index) => {
-    // Independent action (Colby 1967, Weeds 15): survivors of each product multiply.
-    const survive = set.reduce(
-      (share, candidate) => share * (1 - candidate.effect * (candidate.hits[index] as number)),
+    // Independent action (Colby 1967, Weeds 15): survivors of each way to kill multiply; of products that work one
+    // way the better one counts.
+    const survive = ways.reduce(
+      (share, alike) =>
+        share * Math.min(...alike.map(({ effect, hits }) => 1 - effect * (hits[index] as number))),
       1,
     );
     const percent = 100 * (1 - survive ** walks);
