@@ -1,49 +1,17 @@
 import jestConfig from './core/jest.config.cjs';
+import mutantParts from './scripts/mutantParts.json' with { type: 'json' };
 
-/** What loads every test of a part; written by `scripts/mutants.mts` and gone after the run. */
-export const ENTRY = 'core/src/mutants.entry.ts';
+const { entry, parts } = mutantParts;
 
 /**
- * Mutation testing, one part of the core at a time: every small change of its logic has to make one of the part's
- * own tests fail. Properties that draw for many seconds stand above the parts and are left out.
+ * Mutation testing, one part of the core at a time (`scripts/mutants.mts`): every small change of its logic has to
+ * make one of the part's own tests fail. Properties that draw for many seconds stand above the parts and are left
+ * out.
  */
-export const PARTS = {
-  checker: {
-    mutate: ['core/src/checker/*.ts'],
-    tests: ['core/src/checker/', 'core/src/rotation.reference.test.ts'],
-    least: 85,
-  },
-  products: {
-    mutate: ['core/src/products/*.ts'],
-    tests: ['core/src/products/', 'core/src/shelf.test.ts'],
-    least: 85,
-  },
-  rates: { mutate: ['core/src/rates/*.ts'], tests: ['core/src/rates/'], least: 85 },
-  choice: {
-    mutate: [
-      'core/src/program/{chooseMix,screenTreatments,tolerance,usage,nitrogen,fed,rateCard}.ts',
-    ],
-    tests: [
-      'core/src/program/chooseMix.reference.test.ts',
-      'core/src/program/usage.test.ts',
-      'core/src/program/rateCard.test.ts',
-      'core/src/program/season.test.ts',
-    ],
-    least: 75,
-  },
-  fieldTests: {
-    mutate: ['core/src/diagnosis/{fieldTests,countTest,poissonInterval}.ts'],
-    tests: ['core/src/diagnosis/fieldTests.test.ts', 'core/src/diagnosis/diagnose.test.ts'],
-    least: 75,
-  },
-};
-/** @typedef {keyof typeof PARTS} Part */
-
-const part = /** @type {Part} */ (process.env.MUTANTS_PART ?? 'checker');
-const { mutate, least } = PARTS[part];
+const part = process.env.MUTANTS_PART ?? 'checker';
+const { mutate, least } = parts[part];
 const files = process.env.MUTANTS_FILES;
 
-/** @type {import('@stryker-mutator/api/core').PartialStrykerOptions} */
 export default {
   mutate: [...(files ? files.split(',') : mutate), '!**/*.test.ts', '!**/index.ts'],
   // The copy that the mutants are planted in holds what the core's tests read, and no more.
@@ -57,7 +25,7 @@ export default {
       rootDir: '.',
       // Properties draw a few cases: what takes many to find is left to `npm run many-cases`.
       globals: { TIMES_MORE_CASES: 0.05 },
-      testMatch: [`<rootDir>/${ENTRY}`],
+      testMatch: [`<rootDir>/${entry}`],
     },
     enableFindRelatedTests: false,
   },

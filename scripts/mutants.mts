@@ -6,7 +6,10 @@
 import { spawnSync } from 'node:child_process';
 import { readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
-import { ENTRY, PARTS, type Part } from '../stryker.config.mjs';
+import mutantParts from './mutantParts.json' with { type: 'json' };
+
+const { entry: ENTRY, parts: PARTS } = mutantParts;
+type Part = keyof typeof PARTS;
 
 const root = join(import.meta.dirname, '..');
 const asked = process.argv.slice(2);

@@ -1,3 +1,7 @@
+export * from './case/applyAnswer';
+export * from './case/findings';
+export * from './case/siteFacts';
+export * from './case/workingDay';
 export * from './contract';
 export * from './diagnosis/diagnosisInput';
 export * from './establish';
@@ -5,6 +9,7 @@ export * from './fertility';
 export * from './knowledge';
 export * from './lawn';
 export * from './products';
+export * from './merge/mergeDocuments';
 export * from './program';
 export * from './rates';
 export * from './units';

@@ -11,4 +11,4 @@ export { zoneCaseOf } from './program/zoneCase';
 export * from './weather/lawnRisk';
 export * from './program/scouting';
 export * from './program/stepChoices';
-export * from './contract/protection';
+export * from './case/protection';

@@ -1,6 +1,5 @@
-// What only a server or a command line needs: file formats, the API's description, command schemas.
+// What only a server or a command line needs: file formats and command schemas.
 export * from './contract/commands';
-export * from './contract/openApi';
 export * from './formats';
 export * from './weather/lawnRisk';
 export * from './program/scouting';

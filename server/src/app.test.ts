@@ -1,10 +1,10 @@
-import { endpoints } from '@alfombra/core/service';
 import { randomUUID } from 'node:crypto';
 import request from 'supertest';
 import { lawnBody, signedInCompany, testServer, type TestServer } from '../test/testServer';
 import { dayIn } from '@alfombra/core';
 import { DEMO_PASSWORD, demoUsers } from './demo/company';
 import { loadDemo } from './demo/load';
+import { endpoints } from './http/openApi';
 
 let server: TestServer;
 beforeAll(async () => (server = await testServer()));
@@ -17,13 +17,33 @@ it('is well, and guarded', async () => {
   expect(response.headers['x-powered-by']).toBeUndefined();
 });
 
+interface Layer {
+  rawPath?: string | null;
+  route?: { path: string; methods: Record<string, boolean> };
+  handle?: { stack?: Layer[] };
+}
+
+/** Every route that the server answers at, as `get /api/lawns/{id}`. */
+const routesOf = (layers: readonly Layer[], before = ''): string[] =>
+  layers.flatMap(({ rawPath, route, handle }) => {
+    const path = (own: string) => `${before}${own === '/' ? '' : own}`;
+    if (route) {
+      return Object.keys(route.methods).map(
+        (method) => `${method} ${path(route.path).replace(/:(\w+)/g, '{$1}')}`,
+      );
+    }
+    return handle?.stack ? routesOf(handle.stack, path(rawPath ?? '')) : [];
+  });
+
 it('describes exactly the endpoints it has', async () => {
   const { body } = await request(server.app).get('/api/openapi.json').expect(200);
   expect(body.openapi).toBe('3.1.0');
   const listed = Object.entries(body.paths as Record<string, object>).flatMap(([path, methods]) =>
     Object.keys(methods).map((method) => `${method} ${path}`),
   );
-  expect(listed.sort()).toEqual(endpoints.map(({ method, path }) => `${method} ${path}`).sort());
+  const answered = routesOf((server.app.router as unknown as { stack: Layer[] }).stack);
+  expect(answered.length).toBeGreaterThan(30);
+  expect(listed.sort()).toEqual([...new Set(answered)].sort());
   expect(
     body.paths['/api/records/{id}'].put.requestBody.content['application/json'].schema,
   ).toBeDefined();

@@ -8,7 +8,6 @@ import {
   type SoilSampleBody,
   type VisitBody,
 } from '@alfombra/core';
-import { openApi } from '@alfombra/core/service';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
@@ -21,6 +20,7 @@ import { customerRoutes } from './customers/routes';
 import { lawnDocumentRoutes, listUnderLawn } from './documents/lawnDocumentRoutes';
 import type { DocumentModel } from './documents/document';
 import { DocumentStore } from './documents/store';
+import { openApi } from './http/openApi';
 import { failureHandler, HttpFailure } from './http/failure';
 import { lawnRoutes } from './lawns/routes';
 import { SeasonKeeper } from './lawns/seasonKeeper';

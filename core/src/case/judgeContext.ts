@@ -1,5 +1,5 @@
 import type { CheckContext, Judged } from '../checker';
-import { drawnWater } from '../contract/siteFacts';
+import { drawnWater } from './siteFacts';
 import type { Company } from '../contract/company';
 import type { Lawn } from '../contract/lawn';
 import type { SoilSampleBody } from '../contract/soilSample';

@@ -1,8 +1,8 @@
 import { zoneSchema } from '../lawn';
 import { localDate } from '../units';
 import { drawnWeeds, findingsOf } from './findings';
-import type { WeedPatch } from './lawn';
-import type { Look, VisitBody } from './visit';
+import type { WeedPatch } from '../contract/lawn';
+import type { Look, VisitBody } from '../contract/visit';
 
 const ZONE = '0190a000-0000-7000-8000-000000000001';
 const OTHER = '0190a000-0000-7000-8000-000000000002';

@@ -1,24 +1,37 @@
-import { z } from 'zod';
-import { weatherBundleSchema } from '../weather';
-import { applicationRecordBodySchema, applicationRecordSchema } from './applicationRecord';
-import { companySchema, companyUpdateSchema } from './company';
-import { failureSchema } from './failure';
-import { customerBodySchema, customerSchema } from './customer';
-import { lawnBodySchema, lawnSchema, seasonProgressSchema, versioned } from './lawn';
-import { lawnSummarySchema } from './lawnSummary';
-import { takeAlongSchema } from './lawnFile';
-import { photoBodySchema, photoSchema } from './photo';
-import { readingBodySchema, readingSchema } from './reading';
-import { signInSchema, userSchema } from './session';
-import { soilSampleBodySchema, soilSampleSchema } from './soilSample';
-import { visitBodySchema, visitSchema } from './visit';
 import {
+  applicationRecordBodySchema,
+  applicationRecordSchema,
+  companySchema,
+  companyUpdateSchema,
+  customerBodySchema,
+  customerSchema,
+  failureSchema,
+  lawnBodySchema,
+  lawnSchema,
+  lawnSummarySchema,
+  photoBodySchema,
+  photoSchema,
+  readingBodySchema,
+  readingSchema,
   reportAnswersSchema,
   reportBodySchema,
   reportSchema,
+  seasonProgressSchema,
   sharedReportSchema,
-} from './visitReport';
-import { weatherImportResultSchema, weatherImportSchema } from './weatherImport';
+  signInSchema,
+  soilSampleBodySchema,
+  soilSampleSchema,
+  takeAlongSchema,
+  userSchema,
+  versioned,
+  visitBodySchema,
+  visitSchema,
+  weatherBundleSchema,
+  weatherImportResultSchema,
+  weatherImportSchema,
+} from '@alfombra/core';
+import { z } from 'zod';
+import { createDocument, type ZodOpenApiObject, type ZodOpenApiPathsObject } from 'zod-openapi';
 
 interface Endpoint {
   method: 'get' | 'put' | 'post' | 'delete';
@@ -35,6 +48,7 @@ const withVersion = (body: z.ZodType) =>
 
 /** Every endpoint of the server; the router's tests walk this list. */
 export const endpoints: readonly Endpoint[] = [
+  { method: 'get', path: '/api/openapi.json', summary: 'This description', open: true },
   {
     method: 'get',
     path: '/api/health',
@@ -247,38 +261,37 @@ export const endpoints: readonly Endpoint[] = [
   },
 ];
 
-const jsonSchema = (schema: z.ZodType) =>
-  z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any', target: 'draft-2020-12' });
-
-const json = (schema: z.ZodType) => ({ 'application/json': { schema: jsonSchema(schema) } });
+const json = (schema: z.ZodType) => ({ 'application/json': { schema } });
 
 /** The OpenAPI 3.1 document of the server, built from the same schemas that guard its edges. */
-export function openApi(): Record<string, unknown> {
-  const paths: Record<string, Record<string, unknown>> = {};
-  for (const endpoint of endpoints) {
-    const parameters = [...endpoint.path.matchAll(/\{(\w+)\}/g)].map(([, name]) => ({
-      name,
-      in: 'path',
-      required: true,
-      schema: { type: 'string' },
-    }));
-    (paths[endpoint.path] ??= {})[endpoint.method] = {
-      summary: endpoint.summary,
-      ...(parameters.length > 0 ? { parameters } : {}),
-      ...(endpoint.open ? { security: [] } : {}),
-      ...(endpoint.request
-        ? { requestBody: { required: true, content: json(endpoint.request) } }
-        : {}),
-      responses: {
-        [endpoint.status ?? 200]: {
-          description: 'Done',
-          ...(endpoint.response ? { content: json(endpoint.response) } : {}),
+export function openApi(): ReturnType<typeof createDocument> {
+  const paths: ZodOpenApiPathsObject = {};
+  for (const { method, path, summary, request, response, status, open } of endpoints) {
+    const names = [...path.matchAll(/\{(\w+)\}/g)].map(([, name]) => name as string);
+    paths[path] = {
+      ...paths[path],
+      [method]: {
+        summary,
+        ...(names.length > 0
+          ? {
+              requestParams: {
+                path: z.object(Object.fromEntries(names.map((name) => [name, z.string()]))),
+              },
+            }
+          : {}),
+        ...(open ? { security: [] } : {}),
+        ...(request ? { requestBody: { required: true, content: json(request) } } : {}),
+        responses: {
+          [`${status ?? 200}`]: {
+            description: 'Done',
+            ...(response ? { content: json(response) } : {}),
+          },
+          default: { description: 'Anything else', content: json(failureSchema) },
         },
-        default: { description: 'Anything else', content: json(failureSchema) },
       },
     };
   }
-  return {
+  const document: ZodOpenApiObject = {
     openapi: '3.1.0',
     info: { title: 'Alfombra', version: '1' },
     components: {
@@ -287,4 +300,16 @@ export function openApi(): Record<string, unknown> {
     security: [{ session: [] }],
     paths,
   };
+  return createDocument(document, {
+    // What reads a text into something of its own (a calendar day) goes out as the text that came in.
+    override: ({ zodSchema, jsonSchema, io }) => {
+      const { def } = zodSchema._zod;
+      if (io !== 'output' || def.type !== 'pipe' || Object.keys(jsonSchema).length > 0) return;
+      const { $schema: _, ...written } = z.toJSONSchema((def as z.core.$ZodPipeDef).in, {
+        io: 'input',
+        unrepresentable: 'any',
+      });
+      Object.assign(jsonSchema, written);
+    },
+  });
 }

@@ -1,5 +1,5 @@
 import { testZone } from '../program/testdata/testLawn';
-import { propertySchema } from './lawn';
+import { propertySchema } from '../contract/lawn';
 import { siteCautions } from './siteFacts';
 
 const zone = testZone(1, [{ species: 'tall-fescue', cover: 0.9 }]);

@@ -2,7 +2,7 @@ import { cause as causeOf } from '../knowledge';
 import { LIBRARY } from '../products';
 import { addDays, daysBetween, localDate, yearOf, type LocalDate } from '../units';
 import type { Application } from '../rates';
-import type { Look } from './visit';
+import type { Look } from '../contract/visit';
 
 /** What was done here against a cause: it still holds, or it was needed before and is missing. */
 export type Protection = 'covered' | 'lapsed';

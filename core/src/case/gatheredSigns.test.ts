@@ -1,11 +1,11 @@
-import { propertySchema } from './lawn';
+import { propertySchema } from '../contract/lawn';
 import { patchSchema, zoneSchema } from '../lawn';
 import { addDays, localDate } from '../units';
-import { applicationRecordSchema } from './applicationRecord';
+import { applicationRecordSchema } from '../contract/applicationRecord';
 import { LIBRARY } from '../products';
 import { gatheredSigns, type GatherInput } from './gatheredSigns';
-import type { PhReading } from './reading';
-import { soilSampleSchema } from './soilSample';
+import type { PhReading } from '../contract/reading';
+import { soilSampleSchema } from '../contract/soilSample';
 
 const ZONE = '0190a000-0000-7000-8000-000000000001';
 const OTHER = '0190a000-0000-7000-8000-000000000002';

@@ -1,5 +1,5 @@
 import { dayIn, daysBetween, type LocalDate } from '../units';
-import type { Company } from './company';
+import type { Company } from '../contract/company';
 
 /** A device that nobody heard of for longer than this has lost its clock rather than its line. */
 const MOST_DAYS_ALONE = 14;

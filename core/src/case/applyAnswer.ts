@@ -1,5 +1,5 @@
-import type { LawnBody } from './lawn';
-import type { Question } from './question';
+import type { LawnBody } from '../contract/lawn';
+import type { Question } from '../contract/question';
 
 /** One fact that an answer changed, for the line "what changed because of it". */
 export interface FactChange {

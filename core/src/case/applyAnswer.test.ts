@@ -1,7 +1,7 @@
 import { localDate } from '../units';
 import { applyAnswers } from './applyAnswer';
-import { lawnBodySchema } from './lawn';
-import { answerChoices, type QuestionSubject } from './question';
+import { lawnBodySchema } from '../contract/lawn';
+import { answerChoices, type QuestionSubject } from '../contract/question';
 
 const ZONE = '0190a000-0000-7000-8000-000000000001';
 const id = (n: number) => `0190a000-0000-7000-8000-0000000000a${n}`;

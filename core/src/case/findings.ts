@@ -1,7 +1,7 @@
 import { areaInterval } from '../lawn';
 import type { DamageFinding, UnnamedWeed, WeedFinding, ZoneFinding } from '../program';
-import type { Lawn, WeedPatch } from './lawn';
-import type { Look, VisitBody } from './visit';
+import type { Lawn, WeedPatch } from '../contract/lawn';
+import type { Look, VisitBody } from '../contract/visit';
 
 type Looked = VisitBody & { id: string };
 type Drawn = Pick<Lawn, 'zones' | 'weedPatches' | 'patches'>;

@@ -6,10 +6,10 @@ import { runDistance } from '../lawn/gap';
 import { mainGrass, probeVerdict, type Patch, type Point, type Zone } from '../lawn';
 import { addDays, daysBetween, type LocalDate } from '../units';
 import { contextSigns, type DailyWeather } from '../weather';
-import type { ApplicationRecord } from './applicationRecord';
-import type { Lawn } from './lawn';
-import type { PhReading } from './reading';
-import type { SoilSample } from './soilSample';
+import type { ApplicationRecord } from '../contract/applicationRecord';
+import type { Lawn } from '../contract/lawn';
+import type { PhReading } from '../contract/reading';
+import type { SoilSample } from '../contract/soilSample';
 
 /** Where an answer came from that nobody tapped. */
 export type GatheredFrom = 'weather' | 'plan' | 'record' | 'soil' | 'property' | 'earlier-look';

@@ -1,6 +1,6 @@
 import type { Point, Zone } from '../lawn';
 import { gapTo } from '../lawn/gap';
-import type { Lawn, Weekday } from './lawn';
+import type { Lawn, Weekday } from '../contract/lawn';
 
 /** A caution of the place, for every card of work that is done there; the label and local rules outrank it. */
 export interface SiteCaution {
