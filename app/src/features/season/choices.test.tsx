@@ -4,6 +4,10 @@ import { testQuestion } from '@/testdata/testQuestion';
 import { Options } from './ChoiceSheet';
 import { choicesView, seasonView } from '@/workers/seasonView';
 
+jest.mock('@/features/shelf/useProducts', () => ({
+  useProducts: () => jest.requireActual<typeof import('@alfombra/core')>('@alfombra/core').LIBRARY,
+}));
+
 const weeds = [
   { weed: 'large-crabgrass', cover: 0.05, growing: false },
   { weed: 'dandelion', cover: 0.2, growing: true },

@@ -137,6 +137,31 @@ describe('a label begun from the library', () => {
       expect(`${label!.base!.kind}:${label!.base!.slug}`).toBe(base);
     },
   );
+  const filled = (base: string, fields: Record<string, string>, unit: 'lb' | 'fl-oz' = 'lb') => {
+    const draft = newDraft(base, nameOf);
+    return readLabel(
+      { ...draft, unit, figures: { ...draft.figures, ...fields } as typeof draft.figures },
+      '0190a000-0000-7000-8000-0000000000aa',
+    );
+  };
+  it('keeps the grade of a bag, and what of its seed comes up', () => {
+    const bag = filled('fertilizer:24-0-11-half-slow', { highPerAcre: '180', nPct: '26' }).label!;
+    expect(bag.nutrients).toEqual({ n: 26, p2o5: 0, k2o: 11, slowShare: 0.5 });
+    expect(filled('seed:tall-fescue', { germinationPct: '90' }).label).toMatchObject({
+      purityPct: 98,
+      germinationPct: 90,
+      nutrients: null,
+    });
+    expect(filled('herbicide:prodiamine', {}).label!.nutrients).toBeNull();
+  });
+  it('says at the first of the nutrients that a liquid has no grade, and no bag holds more than itself', () => {
+    expect(filled('herbicide:dithiopyr', { nPct: '10' }, 'fl-oz').problems).toEqual({
+      nPct: 'nutrients',
+    });
+    const rich = { highPerAcre: '180', nPct: '50', p2o5Pct: '30', k2oPct: '21' };
+    expect(filled('fertilizer:24-0-11-half-slow', rich).problems).toEqual({ nPct: 'nutrients' });
+    expect(filled('fertilizer:24-0-11-half-slow', { ...rich, k2oPct: '20' }).problems).toEqual({});
+  });
   it('says what is missing where nothing is entered', () => {
     const { label, problems } = readLabel(
       newDraft('', nameOf),
