@@ -37,7 +37,7 @@ const DORMANT_F = 50;
 const TRANSITION_F = 65;
 
 /** Whether a condition of the override table holds; unknown air and soil make no condition hold. */
-function holds(condition: ToleranceCondition, state: TurfState): boolean {
+export function holds(condition: ToleranceCondition, state: TurfState): boolean {
   const winter = state.month === 12 || state.month <= 2;
   const soil = state.soilF;
   const dormant = soil !== undefined && soil < DORMANT_F && winter;
