@@ -13,10 +13,17 @@ import { Usage } from './program/usage';
 import { LIBRARY, shelfLabelSchema, shelfOf, type ShelfLabel } from './products';
 import { activesPerAcre, mixCard } from './rates';
 import { addDays, localDate, SQUARE_FEET_PER_ACRE } from './units';
+import { lawnSeasonInput, rateCard, zoneCaseOf } from './planning';
+import { seasonRequestSchema } from './program';
+import { testZone } from './program/testdata/testLawn';
 import { plainMix } from './program/testdata/testMix';
+import type { Material } from './rates';
+import { testWeather } from './weather/testdata/testWeather';
 
 const DATE = localDate('2026-05-10');
 const FT2 = 5000;
+const ZONE = testZone(1, [{ species: 'kentucky-bluegrass', cover: 0.9 }], { width: 100 });
+const WEATHER = testWeather('transition', 7, DATE);
 /** Single products: a recipe has no bottle of its own. */
 const bottled = herbicides.filter(({ tankMix, unit }) => tankMix === null && unit !== 'dose');
 
@@ -250,6 +257,105 @@ it('counts what is in the bottle against the limits of an active', () => {
     expect([slug, over([], 1), over([], 1.01)]).toEqual([slug, false, true]);
     expect([slug, over([twice], 0.5), over([twice], 0.51)]).toEqual([slug, false, true]);
   }
+});
+
+/** A bag or a bottle of one's own of another kind, in its library unit. */
+const otherLabel = (kind: 'fertilizer' | 'treatment') =>
+  fc.record({
+    entry: fc.constantFrom(
+      ...(kind === 'fertilizer'
+        ? LIBRARY.fertilizers
+            .filter(({ grade }) => grade[1] === 0)
+            .map(({ slug, grade }) => ({
+              slug,
+              unit: 'lb' as const,
+              usual: (4356 / grade[0]) * 0.8,
+            }))
+        : LIBRARY.treatments.flatMap(({ slug, unit, ratePerAcre, residential, kind: of }) =>
+            unit && ratePerAcre && residential === 'yes' && of === 'fungicide'
+              ? [{ slug, unit, usual: ratePerAcre[1] }]
+              : [],
+          )),
+    ),
+    high: fc.double({ min: 0.4, max: 1.6, noNaN: true }),
+    yearTimes: fc.double({ min: 1, max: 4, noNaN: true }),
+    minIntervalDays: fc.integer({ min: 29, max: 120 }),
+    homeLawns: fc.boolean(),
+    named: fc.boolean(),
+  });
+
+describe.each(['fertilizer', 'treatment'] as const)('a %s of one’s own', (kind) => {
+  it('is held to its label by the rate card, the judge and the command line alike', () => {
+    fc.assert(
+      fc.property(
+        otherLabel(kind),
+        ({ entry: { slug, unit, usual }, high, yearTimes, minIntervalDays, homeLawns, named }) => {
+          const highPerAcre = usual * high;
+          const maxPerYear = highPerAcre * yearTimes;
+          const label = shelfLabelSchema.parse({
+            id: '0190a000-0000-7000-8000-000000000004',
+            base: { kind, slug },
+            name: 'Made up',
+            signalWord: 'caution',
+            unit,
+            highPerAcre,
+            maxPerYear,
+            minIntervalDays,
+            homeLawns,
+            turf: [named ? 'kentucky-bluegrass' : 'bahia'],
+          });
+          const at = (rate: number, date: string = DATE) => ({
+            id: `${slug} ${date} ${rate}`,
+            zoneId: ZONE.id,
+            date,
+            areaFt2: FT2,
+            materials: [
+              { kind, slug, amount: (rate * FT2) / SQUARE_FEET_PER_ACRE, unit } as Material,
+            ],
+          });
+          const found = (rate: number, others: ReturnType<typeof at>[] = []) =>
+            rules(at(rate), context([label], { others }));
+          expect(found(highPerAcre)).not.toContain('rate-over-label');
+          expect(found(highPerAcre * 1.02)).toContain('rate-over-label');
+          expect(found(1).includes('not-for-home-lawns')).toBe(!homeLawns);
+          expect(found(1).includes('turf-off-label')).toBe(!named);
+          const near = addDays(DATE, 1 - minIntervalDays);
+          expect(found(1, [at(1, near)])).toContain('interval');
+          expect(found(1, [at(1, addDays(DATE, -minIntervalDays))])).not.toContain('interval');
+          const full = at(maxPerYear, addDays(DATE, -125));
+          expect(found(highPerAcre * 0.5, [full])).toContain('year-amount');
+
+          const row = (records: ReturnType<typeof at>[] = []) => {
+            const request = seasonRequestSchema.parse({
+              today: DATE,
+              region: 'transition',
+              zones: [ZONE],
+              policy: { labels: [label] },
+            });
+            const input = lawnSeasonInput(request, WEATHER, [], records);
+            return rateCard(zoneCaseOf(input, ZONE)).rows.find(
+              (own) => own.kind === kind && own.slug === slug,
+            )!;
+          };
+          const free = row();
+          if (free.ratePerAcre !== null) {
+            expect(free.ratePerAcre).toBeLessThanOrEqual(highPerAcre * (1 + 1e-9));
+          }
+          expect(homeLawns && named ? ['rate', 'light', 'hold'] : ['hold', 'never']).toContain(
+            free.verdict,
+          );
+          expect(row([at(1, near)]).ratePerAcre).toBeNull();
+
+          const asked = { application: at(highPerAcre * 1.02), context: context([label]) };
+          const command = commandSchemas.check.parse(JSON.parse(JSON.stringify(asked)));
+          expect(checkApplication(command.application, command.context as CheckContext)).toEqual(
+            checkApplication(asked.application, asked.context),
+          );
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
 });
 
 it('refuses on the command line what the judge would not be asked', () => {
