@@ -55,9 +55,12 @@ try {
     await page.getByRole('button', { name: 'Back', exact: true }).last().click();
     await page.getByTestId('side-A–B').waitFor();
     if (size === 'phone') await take(page, 'plan-phone');
-    await walk(page);
-    await take(page, `walk-${size}`);
     if (size === 'phone') {
+      await page.goto(`${ADDRESS}${LARKSPUR}/rates`);
+      await page.getByText('Goes now').waitFor();
+      await take(page, 'rates-phone');
+      await walk(page);
+      await take(page, 'walk-phone');
       await page.getByTestId('decide').click();
       await page.getByTestId('confirm-chinch-bug').click();
       await page.getByTestId('options').scrollIntoViewIfNeeded();

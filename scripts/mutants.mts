@@ -17,9 +17,30 @@ const parts = (Object.keys(PARTS) as Part[]).filter(
   (part) => asked.length === 0 || asked.includes(part),
 );
 
+/**
+ * Properties draw few cases: what takes many to find is left to `npm run many-cases`. And one test that fails is
+ * enough: jest would run all the others of the file.
+ */
+const BEFORE = `
+require('fast-check').configureGlobal({ numRuns: 5 });
+let dead = false;
+const once = (test) => (...given) => {
+  if (dead) return undefined;
+  try {
+    return test(...given);
+  } catch (error) {
+    dead = true;
+    throw error;
+  }
+};
+const own = global.it;
+global.it = Object.assign((name, test, ...rest) => own(name, once(test), ...rest), own, {
+  each: (...table) => (name, test, ...rest) => own.each(...table)(name, once(test), ...rest),
+});
+`;
+
 let failed = 0;
 for (const part of parts) {
-  // One file that loads them all: a run for each mutant then loads the core once, not once a test file.
   const tests = PARTS[part].tests.flatMap((path) =>
     path.endsWith('/')
       ? readdirSync(join(root, path))
@@ -27,11 +48,11 @@ for (const part of parts) {
           .map((name) => `${path}${name}`)
       : [path],
   );
+  // One file that loads them all: a run for each mutant then loads the core once, not once a test file.
   const from = join(root, ENTRY, '..');
   writeFileSync(
     join(root, ENTRY),
-    // Properties draw few cases: what takes many to find is left to `npm run many-cases`.
-    `require('fast-check').configureGlobal({ numRuns: 5 });\n${tests.map((test) => `require('./${relative(from, join(root, test))}');\n`).join('')}`,
+    `${BEFORE}${tests.map((test) => `require('./${relative(from, join(root, test))}');\n`).join('')}`,
   );
   console.log(`${part}: ${tests.length} test files`);
   const { status } = spawnSync('npx', ['stryker', 'run'], {
