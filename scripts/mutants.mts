@@ -21,7 +21,7 @@ const parts = (Object.keys(PARTS) as Part[]).filter(
  * Properties draw few cases: what takes many to find is left to `npm run many-cases`. And one test that fails is
  * enough: jest would run all the others of the file.
  */
-const BEFORE = `
+const BEFORE = `// @ts-nocheck
 require('fast-check').configureGlobal({ numRuns: 5 });
 let dead = false;
 const once = (test) => (...given) => {

@@ -1,0 +1,192 @@
+/** Materials as they are recorded, amounts as tools measure them, and what of a mix has no card (common practice). */
+import { LIBRARY, shelfLabelSchema, shelfOf } from '../products';
+import {
+  activesOf,
+  activesPerAcre,
+  carrierVolume,
+  materialRatePerAcre,
+  materialSchema,
+  measuredAmount,
+  measuredWater,
+  mixCard,
+  mixComponents,
+} from '.';
+
+describe('a material', () => {
+  const faults = (material: object) => {
+    const parsed = materialSchema.safeParse(material);
+    return parsed.success
+      ? []
+      : parsed.error.issues.map(({ path, message }) => [path.join('.'), message]);
+  };
+  it.each([
+    ['herbicide', 'prodiamine', 'oz'],
+    ['herbicide', 'dithiopyr', 'fl-oz'],
+    ['treatment', 'imidacloprid', 'fl-oz'],
+    ['treatment', 'trichlorfon', 'lb'],
+    ['fertilizer', '25-0-10-quick', 'lb'],
+    ['amendment', 'ground-limestone', 'lb'],
+    ['seed', 'tall-fescue', 'lb'],
+  ])('%s %s is measured in %s', (kind, slug, unit) => {
+    expect(faults({ kind, slug, amount: 1, unit })).toEqual([]);
+    expect(faults({ kind, slug, amount: 0, unit })).toEqual([['amount', 'an amount is above 0']]);
+    for (const other of ['oz', 'fl-oz', 'lb'].filter((own) => own !== unit)) {
+      expect(faults({ kind, slug, amount: 1, unit: other }).map(([path]) => path)).toEqual([
+        'unit',
+      ]);
+    }
+  });
+  it('says which unit the product has', () => {
+    expect(faults({ kind: 'herbicide', slug: 'prodiamine', amount: 1, unit: 'lb' })).toEqual([
+      ['unit', 'prodiamine is measured in oz, not in lb'],
+    ]);
+    expect(faults({ kind: 'treatment', slug: 'trichlorfon', amount: 1, unit: 'oz' })).toEqual([
+      ['unit', 'trichlorfon is measured in lb, not in oz'],
+    ]);
+  });
+  it('leaves the unit to the label where the library has none', () => {
+    for (const unit of ['oz', 'fl-oz', 'lb']) {
+      expect(faults({ kind: 'treatment', slug: 'tetraniliprole', amount: 1, unit })).toEqual([]);
+    }
+  });
+  it.each([
+    ['herbicide', 'unknown herbicide'],
+    ['treatment', 'unknown treatment'],
+    ['fertilizer', 'unknown fertilizer'],
+  ])('is a %s that there is', (kind, message) => {
+    expect(faults({ kind, slug: 'nothing', amount: 1, unit: 'lb' })[0]).toEqual(['slug', message]);
+  });
+  it('has a rate an acre', () => {
+    expect(materialRatePerAcre({ amount: 2 }, 4356)).toBeCloseTo(20, 12);
+  });
+});
+
+describe('an amount', () => {
+  it.each([
+    [0.99, 'fl-oz', { value: 29, unit: 'mL', tool: 'syringe' }],
+    [1, 'fl-oz', { value: 1, unit: 'fl-oz', tool: 'cup' }],
+    [7.99, 'oz', { value: 226.5, unit: 'g', tool: 'scale' }],
+    [8, 'oz', { value: 8, unit: 'oz', tool: 'scale' }],
+    [0.99, 'lb', { value: 15.8, unit: 'oz', tool: 'scale' }],
+    [1, 'lb', { value: 1, unit: 'lb', tool: 'scale' }],
+    [12.34, 'lb', { value: 12.3, unit: 'lb', tool: 'scale' }],
+  ] as const)('%d %s', (amount, unit, { value, unit: in_, tool }) => {
+    const measured = measuredAmount(amount, unit);
+    expect([measured.value, measured.unit, measured.tool]).toEqual([value, in_, tool]);
+    expect(measured.exact).toBeGreaterThanOrEqual(measured.value - 1e-9);
+  });
+  it('is none for a recipe', () => {
+    expect(() => measuredAmount(1, 'dose')).toThrow(
+      'a tank-mix recipe is measured by its components',
+    );
+  });
+  it('of water is read to a hundredth', () => expect(measuredWater(1.239)).toBeCloseTo(1.23, 9));
+});
+
+describe('what has no card, and what is spread', () => {
+  const job = { areaFt2: 5000, carrierGalPer1000: 1, tankGal: 4 };
+  const card = (herbicide: string, ratePerAcre: number, shelf = LIBRARY) =>
+    mixCard({ ...job, products: [{ herbicide, ratePerAcre }] }, shelf);
+  it('refuses what is for no home lawn, and over the label', () => {
+    expect(card('msma', 20)).toMatchObject({
+      refused: [{ rule: 'not-for-home-lawns', herbicide: 'msma' }],
+      full: null,
+      last: null,
+    });
+    expect(card('quinclorac', 16.1).refused).toEqual([
+      { rule: 'rate-over-label', herbicide: 'quinclorac', rate: 16.1, max: 16, unit: 'oz' },
+    ]);
+    expect(card('quinclorac', 16.01).refused).toEqual([]);
+  });
+  it('spreads granules, and pours none of them', () => {
+    const spread = card('corn-gluten-meal', 435.6);
+    expect(spread.spread).toEqual([
+      {
+        herbicide: 'corn-gluten-meal',
+        lbPer1000: expect.closeTo(10, 9) as number,
+        totalLb: expect.closeTo(50, 9) as number,
+      },
+    ]);
+    expect([spread.full, spread.last, spread.kills]).toEqual([null, null, false]);
+    expect(card('oxadiazon', 150).spread).toEqual([]);
+    expect(card('glyphosate', 32).kills).toBe(true);
+  });
+  it('carries twice the water for what only burns what it touches, and for the soil', () => {
+    const volume = (herbicide: string, mode: 'pre' | 'post') =>
+      carrierVolume([{ herbicide, ratePerAcre: 10 }], mode, LIBRARY);
+    expect([volume('diquat', 'post'), volume('quinclorac', 'post')]).toEqual([2, 1]);
+    expect([volume('prodiamine', 'pre'), volume('quinclorac', 'pre')]).toEqual([2, 2]);
+  });
+  it('names the strictest care of all in the tank', () => {
+    const own = shelfOf([
+      shelfLabelSchema.parse({
+        id: '0190a000-0000-7000-8000-000000000001',
+        base: { kind: 'herbicide', slug: 'quinclorac' },
+        name: 'Made up',
+        signalWord: 'none',
+        unit: 'oz',
+        highPerAcre: 16,
+        reentryHours: 9,
+        rainfastHours: 11,
+        siteBans: 'no ponds',
+        homeLawns: true,
+      }),
+    ]);
+    const { cautions } = mixCard(
+      {
+        ...job,
+        products: [
+          { herbicide: 'quinclorac', ratePerAcre: 16 },
+          { herbicide: 'threeway-amine', ratePerAcre: 64 },
+        ],
+      },
+      own,
+    );
+    expect(cautions).toEqual({
+      signalWord: 'danger',
+      ppe: [...new Set([...own.herbicide('quinclorac')!.ppe, 'gloves', 'goggles'])],
+      rainfastHours: 11,
+      keepDryHours: 24,
+      waterInInches: null,
+      waterInWithinDays: null,
+      restrictedUse: false,
+      reentryHours: 9,
+      siteBans: ['no ponds'],
+      cleanTank: true,
+    });
+    const soil = mixCard(
+      { ...job, products: [{ herbicide: 'prodiamine', ratePerAcre: 12 }] },
+      LIBRARY,
+    ).cautions;
+    expect([soil.waterInInches, soil.waterInWithinDays, soil.cleanTank]).toEqual([
+      [0.5, 0.5],
+      14,
+      false,
+    ]);
+  });
+});
+
+describe('what is in a product', () => {
+  it('adds an active of two parts up, and names each once', () => {
+    expect(activesOf(LIBRARY.herbicide('threeway-amine')!)).toEqual([
+      '2,4-d',
+      'mecoprop-p',
+      'dicamba',
+    ]);
+    // 64 fl oz are half a gallon.
+    const doses = activesPerAcre(LIBRARY.herbicide('threeway-amine')!, 64);
+    expect(doses.map(({ lbPerAcre }) => lbPerAcre.toFixed(3))).toEqual(['1.220', '0.315', '0.110']);
+    expect(activesPerAcre(LIBRARY.herbicide('prodiamine')!, 16)[0]!.lbPerAcre).toBeCloseTo(0.65, 9);
+    expect(activesPerAcre(LIBRARY.herbicide('oxadiazon')!, 100)[0]!.lbPerAcre).toBeCloseTo(2, 9);
+  });
+  it('takes a recipe apart by its dose', () => {
+    const recipe = LIBRARY.herbicides.find(({ tankMix }) => tankMix)!;
+    const parts = mixComponents([{ herbicide: recipe.slug, ratePerAcre: 0.5 }], LIBRARY);
+    expect(parts.map(({ product, ratePerAcre }) => [product.slug, ratePerAcre])).toEqual(
+      recipe.tankMix!.map(({ herbicide, ratePerAcre }) => [herbicide, ratePerAcre / 2]),
+    );
+    expect(() => mixComponents([{ herbicide: 'nothing', ratePerAcre: 1 }], LIBRARY)).toThrow(
+      'unknown herbicide "nothing"',
+    );
+  });
+});
