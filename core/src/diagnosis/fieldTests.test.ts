@@ -1,11 +1,9 @@
-/// <reference types="node" />
 /**
  * Field tests against worked examples: catch cans, rewet square, test strips, pH spots and cover counts
  * as worked in the project's domain notes (common practice); Wilson 1927 for the cover interval.
  */
-import { readFileSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { seededRandom } from '../weather';
+import readBefore from './testdata/readings.json';
+import { readings } from './testdata/readings';
 import { signs as allSigns, type GrassSlug } from '../knowledge';
 import { fieldTestCards, type FieldTestCard } from '../knowledge/fieldTestCards';
 import { countTestVerdict } from './countTest';
@@ -178,36 +176,9 @@ describe('cards and readings', () => {
     expect(result.figures.every(({ value }) => Number.isFinite(value))).toBe(true);
   });
   it('read as they did: every card with figures from all of its range, word for word', () => {
-    const chance = seededRandom(19);
-    const valueOf = (field: FieldTestCard['fields'][number]) => {
-      if (field.kind === 'yes-no') return chance() < 0.5;
-      const whole = field.kind === 'count';
-      const number = () => {
-        const value = field.min + chance() ** 2 * (field.max - field.min);
-        return whole || field.max - field.min > 20 ? Math.round(value) : Number(value.toFixed(2));
-      };
-      return field.kind === 'series' ? Array.from({ length: field.samples }, number) : number();
-    };
-    const now = fieldTestCards
-      .filter(({ fields }) => fields.length > 0)
-      .flatMap((card) =>
-        Array.from({ length: 14 }, (_, index) => {
-          const values = Object.fromEntries(
-            card.fields.map((field) => [field.slug, valueOf(field)]),
-          );
-          const species = index % 2 === 0 ? 'tall-fescue' : 'bermuda-hybrid';
-          const result = fieldTestResult({ test: card.slug, values } as FieldTestInput, species);
-          return JSON.stringify([card.slug, values, result], (_key, value: unknown) =>
-            typeof value === 'number' ? Number(value.toPrecision(6)) : value,
-          );
-        }),
-      );
-    const file = join(__dirname, 'testdata', 'readings.json');
-    // `READ=write npx jest fieldTests` writes what is meant to change.
-    if (process.env.READ === 'write') writeFileSync(file, `[\n${now.join(',\n')}\n]\n`);
-    const before = (JSON.parse(readFileSync(file, 'utf8')) as unknown[]).map((row) =>
-      JSON.stringify(row),
-    );
+    // `npm run said` writes what is meant to change.
+    const before = (readBefore as unknown[]).map((row) => JSON.stringify(row));
+    const now = readings();
     const at = now.findIndex((row, index) => row !== before[index]);
     expect({ at, says: now[at] }).toEqual({ at: -1, says: before[at] });
     expect(now).toHaveLength(before.length);

@@ -96,6 +96,7 @@ const MONTH_DAYS = 30;
 /** From this month on a seeding is one of the fall. */
 const HIGH_SUMMER = 7;
 const YEAR_DAYS = 365;
+
 /** Everything that all rows of a card share. */
 interface Setting {
   zoneCase: ZoneCase;
