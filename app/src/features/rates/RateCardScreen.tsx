@@ -22,7 +22,7 @@ export function AnyRateCardScreen() {
   const lawnId = picked ?? lawns[0]?.id;
   if (lawnId === undefined) {
     return (
-      <Screen title={t('rateCard.title')} dye="indigo" back="/mix">
+      <Screen title={t('rateCard.openMix')} dye="indigo" back="/mix">
         <Loading />
       </Screen>
     );
@@ -63,12 +63,18 @@ function Rates({
   const [picked, setPicked] = useState(zoneId);
   const zone = zones.find(({ id }) => id === picked) ?? zones[0];
   const card = useRateCard(season, zone?.id ?? null).data;
-  const title = t('rateCard.title');
+  const title = t(pick ? 'rateCard.openMix' : 'rateCard.title');
   if (!question || (!view && zones.length > 0)) {
     return <SeasonPending title={title} back={back} error={error} onRetry={retry} />;
   }
   return (
-    <Screen title={title} lead={question.lawn.name} dye="indigo" back={back}>
+    <Screen
+      title={title}
+      lead={question.lawn.name}
+      subject={pick ? undefined : question.lawn.name}
+      dye="indigo"
+      back={back}
+    >
       {pick}
       {zones.length > 1 ? (
         <View className="flex-row flex-wrap gap-2" role="group" aria-label={t('rateCard.zone')}>
