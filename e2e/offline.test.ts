@@ -63,6 +63,9 @@ async function lawnOnServer(
   );
 }
 
+/** A request that the line swallowed is given up at its deadline, and asked again after a pause. */
+const LINE_COMES_BACK_MS = 120_000;
+
 describe('without a signal', { concurrency: 1 }, () => {
   let context: BrowserContext;
   let page: Page;
@@ -116,7 +119,7 @@ describe('without a signal', { concurrency: 1 }, () => {
     await wait(1500);
     assert.equal(await pending(page), 1);
     await startServer({ reset: false });
-    await until('nothing waiting', async () => (await pending(page)) === 0);
+    await until('nothing waiting', async () => (await pending(page)) === 0, LINE_COMES_BACK_MS);
     const visits = await visitsOnServer(page);
     assert.equal(visits.length, before_ + 1);
     assert.equal(visits.filter(({ looks }) => looks.length === 1).length, 1);
@@ -138,7 +141,7 @@ describe('without a signal', { concurrency: 1 }, () => {
     await theirs.getByTestId('save-zone').click();
     await theirs.waitForURL('**/visit');
     await context.setOffline(false);
-    await until('nothing waiting', async () => (await pending(page)) === 0);
+    await until('nothing waiting', async () => (await pending(page)) === 0, LINE_COMES_BACK_MS);
     const lawn = await lawnOnServer(theirs);
     assert.equal(lawn.name, '14 Larkspur Bend, rear');
     assert.equal(lawn.zones.find(({ name }) => name === 'Back')?.site.thatchIn, 0.4);
@@ -169,7 +172,7 @@ describe('without a signal', { concurrency: 1 }, () => {
     await page.getByTestId('conflict').waitFor();
     await page.getByText('Mine: Mine').click();
     await page.getByTestId('settle').click();
-    await until('nothing waiting', async () => (await pending(page)) === 0);
+    await until('nothing waiting', async () => (await pending(page)) === 0, LINE_COMES_BACK_MS);
     assert.equal((await lawnOnServer(theirs)).name, 'Mine');
     await other.close();
   });
