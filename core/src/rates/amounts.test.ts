@@ -4,12 +4,15 @@ import {
   activesOf,
   activesPerAcre,
   carrierVolume,
+  granuleJob,
   materialRatePerAcre,
   materialSchema,
   measuredAmount,
   measuredWater,
+  meanResidual,
   mixCard,
   mixComponents,
+  residualShare,
 } from '.';
 
 describe('a material', () => {
@@ -98,6 +101,21 @@ describe('what has no card, and what is spread', () => {
     ]);
     expect(card('quinclorac', 16.01).refused).toEqual([]);
   });
+  it('says which batch would do where none of this size can be measured', () => {
+    const tiny = mixCard(
+      {
+        areaFt2: 300,
+        carrierGalPer1000: 2,
+        tankGal: 0.5,
+        products: [{ herbicide: 'metsulfuron', ratePerAcre: 0.02 }],
+      },
+      LIBRARY,
+    );
+    const [refusal] = tiny.refused;
+    expect(refusal?.rule).toBe('batch-too-small');
+    if (refusal?.rule !== 'batch-too-small') return;
+    expect(refusal.coversFt2).toBeCloseTo(refusal.gallons * 500, 6);
+  });
   it('spreads granules, and pours none of them', () => {
     const spread = card('corn-gluten-meal', 435.6);
     expect(spread.spread).toEqual([
@@ -116,6 +134,67 @@ describe('what has no card, and what is spread', () => {
       carrierVolume([{ herbicide, ratePerAcre: 10 }], mode, LIBRARY);
     expect([volume('diquat', 'post'), volume('quinclorac', 'post')]).toEqual([2, 1]);
     expect([volume('prodiamine', 'pre'), volume('quinclorac', 'pre')]).toEqual([2, 2]);
+  });
+  it('pours water, what is dry, its surfactant or oil, and water, each to the mark', () => {
+    const rateOf = (perAcre: number) => expect.closeTo(perAcre / 43.56, 9) as number;
+    const amount = (value: number, unit: string, tool: string, exact: number) => ({
+      value,
+      unit,
+      tool,
+      exact: expect.closeTo(exact, 4) as number,
+    });
+    const both = mixCard(
+      {
+        ...job,
+        products: [
+          { herbicide: 'halosulfuron', ratePerAcre: 1.33 },
+          { herbicide: 'quinclorac', ratePerAcre: 16 },
+        ],
+      },
+      LIBRARY,
+    );
+    // Halosulfuron asks for a surfactant, quinclorac for oil: oil already wets the leaf.
+    expect(both.full).toEqual({
+      gallons: 4,
+      coversFt2: 4000,
+      pours: [
+        { kind: 'water-first', gallons: 2 },
+        {
+          kind: 'product',
+          herbicide: 'halosulfuron',
+          amount: amount(3.4, 'g', 'scale', 3.4623),
+          ratePer1000: rateOf(1.33),
+          rateUnit: 'oz',
+        },
+        {
+          kind: 'product',
+          herbicide: 'quinclorac',
+          amount: amount(41.6, 'g', 'scale', 41.6522),
+          ratePer1000: rateOf(16),
+          rateUnit: 'oz',
+        },
+        {
+          kind: 'adjuvant',
+          adjuvant: 'methylated-seed-oil',
+          percent: 1,
+          amount: amount(5.1, 'fl-oz', 'cup', 5.12),
+        },
+        { kind: 'water-fill', gallons: 4 },
+      ],
+    });
+    expect(both.last?.pours.map(({ kind }) => kind)).toEqual(
+      both.full?.pours.map(({ kind }) => kind),
+    );
+    const small = card('sulfentrazone-metsulfuron', 2).last!;
+    expect(small.pours.filter(({ kind }) => kind === 'adjuvant')).toMatchObject([
+      { adjuvant: 'non-ionic', percent: 0.25 },
+    ]);
+    // What its label leaves open is poured by nobody.
+    expect(card('threeway-amine', 64).full!.pours.map(({ kind }) => kind)).toEqual([
+      'water-first',
+      'product',
+      'water-fill',
+    ]);
   });
   it('names the strictest care of all in the tank', () => {
     const own = shelfOf([
@@ -189,4 +268,22 @@ describe('what is in a product', () => {
       'unknown herbicide "nothing"',
     );
   });
+});
+
+describe('what a pre-emergent still holds', () => {
+  it('all of it to the short end, half at the long one, nothing from one and a half times that on', () => {
+    const share = [0, 4, 5, 6, 7.5, 9, 12].map((weeks) => residualShare(weeks, [4, 6]));
+    expect(share).toEqual([1, 1, 0.75, 0.5, expect.closeTo(0.25, 9), 0, 0]);
+  });
+  it('on the mean of its weeks', () => {
+    expect(meanResidual(0, [4, 6])).toBe(1);
+    expect(meanResidual(4, [4, 6])).toBe(1);
+    expect(meanResidual(8, [4, 6])).toBeCloseTo((4 + 0.875 + 0.625 + 5 / 12 + 0.25) / 8, 9);
+  });
+});
+
+it('a job of granules leaves what the last bag still holds', () => {
+  const job = granuleJob(3, 6800, 8);
+  expect([job.bags, job.bagCoversFt2]).toEqual([3, expect.closeTo(8000 / 3, 6)]);
+  expect(job.leftOverLb).toBeCloseTo(3.6, 9);
 });
