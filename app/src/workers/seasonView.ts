@@ -89,16 +89,18 @@ const requestOf = ({
 const lapsedOf = ({ lawn, visits, records, company }: SeasonQuestion) =>
   lapsedByZone(lawn.zones, records, decidedIn(visits), company.today);
 
-/** Every way to do one step. @throws RangeError when there is nothing to choose about it */
-export function choicesView(question: SeasonQuestion, stepId: string): StepChoices {
-  const { weather, readings, records } = question;
-  const input = lawnSeasonInput(
+const inputOf = (question: SeasonQuestion) =>
+  lawnSeasonInput(
     requestOf(question),
-    weather,
-    readings,
-    records,
+    question.weather,
+    question.readings,
+    question.records,
     lapsedOf(question),
   );
+
+/** Every way to do one step. @throws RangeError when there is nothing to choose about it */
+export function choicesView(question: SeasonQuestion, stepId: string): StepChoices {
+  const input = inputOf(question);
   const choices = stepChoices(input, planSeason(input).steps, stepId);
   if (!choices) throw new RangeError(`nothing to choose about step ${stepId}`);
   return choices;
@@ -106,14 +108,7 @@ export function choicesView(question: SeasonQuestion, stepId: string): StepChoic
 
 /** Every product against one zone's grass and soil today. @throws RangeError where the grass has no name */
 export function ratesView(question: SeasonQuestion, zoneId: string): RateCard {
-  const { weather, readings, records } = question;
-  const input = lawnSeasonInput(
-    requestOf(question),
-    weather,
-    readings,
-    records,
-    lapsedOf(question),
-  );
+  const input = inputOf(question);
   const zone = input.zones.find(({ id }) => id === zoneId);
   if (!zone) throw new RangeError(`no zone ${zoneId}`);
   return rateCard(zoneCaseOf(input, zone));

@@ -16,6 +16,6 @@ export const holdingPace = {
   mostLonger: 1.25,
   source: {
     kind: 'published',
-    ref: 'EFSA 2007 opinion on the default Q10 for breakdown in soil; Walker 1974 for moisture',
+    ref: 'EFSA 2007, default Q10 for breakdown in soil; Walker 1974 for moisture (values from memory)',
   } satisfies Source as Source,
 } as const;

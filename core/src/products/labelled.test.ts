@@ -75,7 +75,8 @@ describe('a herbicide', () => {
       waitBeforeSeedingWeeks: [30, 30],
       residential: 'yes',
       signalWord: 'warning',
-      usdPerUnitInvented: 20,
+      // 100 $ for five pounds, by the ounce.
+      usdPerUnitInvented: 1.25,
       rateCaps: {
         'kentucky-bluegrass': 24,
         'perennial-ryegrass': 24,
@@ -457,9 +458,18 @@ describe('what is odd about a label', () => {
       { field: 'signalWord', rule: 'label-signal', inputs: { own: 'none', library: 'caution' } },
     ]);
     expect(rules('herbicide', 'prodiamine', { signalWord: 'caution' })).toEqual([]);
-    expect(odd('herbicide', 'prodiamine', { unit: 'lb', highPerAcre: 900 })).toEqual([
-      { field: 'unit', rule: 'label-unit', inputs: { own: 'lb', library: 'oz' } },
+    expect(odd('herbicide', 'prodiamine', { unit: 'fl-oz' })).toEqual([
+      { field: 'unit', rule: 'label-unit', inputs: { own: 'fl-oz', library: 'oz' } },
     ]);
+    // Ounces and pounds are told apart, and a weak granule is no high rate.
+    expect(odd('herbicide', 'prodiamine', { unit: 'lb', highPerAcre: 2 })).toEqual([]);
+    expect(
+      rules('herbicide', 'prodiamine', {
+        unit: 'lb',
+        highPerAcre: 180,
+        actives: [{ name: 'x', amount: 0.65, unit: 'percent' }],
+      }),
+    ).toEqual(['label-strength']);
     expect(odd('herbicide', 'prodiamine', { packageAmount: 5 })).toEqual([
       { field: 'priceUsd', rule: 'label-no-price', inputs: {} },
     ]);

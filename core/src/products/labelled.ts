@@ -38,37 +38,45 @@ export function labelOddities(label: ShelfLabel): Oddity[] {
   const entry = base.kind === 'herbicide' ? herbicide(base.slug) : treatment(base.slug);
   if (!entry) return oddities;
   const rate = 'rate' in entry ? entry.rate : entry.ratePerAcre;
-  if (entry.unit && entry.unit !== label.unit) {
-    say('unit', 'label-unit', { own: label.unit, library: entry.unit });
-  } else if (rate) {
-    if (label.highPerAcre > rate[1] * FAR) {
-      say('highPerAcre', 'label-rate-high', { own: label.highPerAcre, library: rate[1] });
+  const strength =
+    label.actives.length === 1 && label.actives[0] ? strengthOf(label.actives[0]) : null;
+  const known = entry.concentration;
+  const stronger =
+    strength && known && strength.unit === known.unit ? strength.amount / known.amount : 1;
+  const factor = unitFactor(label.unit, entry.unit);
+  if (factor === null) {
+    say('unit', 'label-unit', { own: label.unit, library: entry.unit ?? '' });
+  } else {
+    // A weak granule takes many pounds of it for the same dose: odd is what neither weight nor dose explains.
+    const inUnit = (amount: number) => amount * factor;
+    const most = (amount: number) => inUnit(amount) * Math.min(1, stronger);
+    const least = (amount: number) => inUnit(amount) * Math.max(1, stronger);
+    if (rate && most(label.highPerAcre) > rate[1] * FAR) {
+      say('highPerAcre', 'label-rate-high', { own: inUnit(label.highPerAcre), library: rate[1] });
     }
-    if (label.highPerAcre * FAR < (rate[0] ?? rate[1])) {
-      say('highPerAcre', 'label-rate-low', { own: label.highPerAcre, library: rate[0] ?? rate[1] });
+    if (rate && least(label.highPerAcre) * FAR < (rate[0] ?? rate[1])) {
+      say('highPerAcre', 'label-rate-low', {
+        own: inUnit(label.highPerAcre),
+        library: rate[0] ?? rate[1],
+      });
     }
-  }
-  if (
-    entry.maxPerYear !== null &&
-    label.maxPerYear !== null &&
-    label.maxPerYear > entry.maxPerYear * FAR
-  ) {
-    say('maxPerYear', 'label-year-high', { own: label.maxPerYear, library: entry.maxPerYear });
+    const { maxPerYear } = label;
+    if (
+      entry.maxPerYear !== null &&
+      maxPerYear !== null &&
+      most(maxPerYear) > entry.maxPerYear * FAR
+    ) {
+      say('maxPerYear', 'label-year-high', { own: inUnit(maxPerYear), library: entry.maxPerYear });
+    }
   }
   if (ORDER.indexOf(label.signalWord) < ORDER.indexOf(entry.signalWord)) {
     say('signalWord', 'label-signal', { own: label.signalWord, library: entry.signalWord });
   }
   if (label.homeLawns && entry.residential === 'no') say('homeLawns', 'label-home');
-  const strength = label.actives.length === 1 ? label.actives[0] : undefined;
-  if (strength && entry.concentration) {
-    const own =
-      strength.unit === 'percent'
-        ? { amount: strength.amount / 100, unit: 'fraction' }
-        : { amount: strength.amount, unit: 'lb-per-gal' };
-    const { amount, unit } = entry.concentration;
-    if (own.unit !== unit) say('actives', 'label-form');
-    else if (own.amount > amount * FAR || own.amount * FAR < amount) {
-      say('actives', 'label-strength', { own: own.amount, library: amount });
+  if (strength && known) {
+    if (strength.unit !== known.unit) say('actives', 'label-form');
+    else if (stronger > FAR || stronger * FAR < 1) {
+      say('actives', 'label-strength', { own: strength.amount, library: known.amount });
     }
   }
   if ('tolerance' in entry) {
@@ -90,6 +98,10 @@ function ratingOf(product: Herbicide, species: GrassSlug): string {
 /** Price of one unit of product, $; `null` where price or package are not known. */
 export const unitPrice = ({ priceUsd, packageAmount }: ShelfLabel): number | null =>
   priceUsd === null || packageAmount === null ? null : priceUsd / packageAmount;
+
+/** A price of a label's unit as one of the library's. */
+const perUnit = (usd: number | null, factor: number): number | null =>
+  usd === null ? null : usd / factor;
 
 /** What only a label says, beside what it changes of the library's entry. */
 interface OnLabel {
@@ -244,7 +256,7 @@ export function labelledHerbicide(
         : [label.seedAfterWeeks, label.seedAfterWeeks],
     residential: label.homeLawns ? 'yes' : 'no',
     signalWord: label.signalWord,
-    usdPerUnitInvented: unitPrice(label) ?? product.usdPerUnitInvented,
+    usdPerUnitInvented: perUnit(unitPrice(label), factor) ?? product.usdPerUnitInvented,
     rateCaps: Object.fromEntries(
       Object.entries(product.rateCaps).map(([species, cap]) => [species, Math.min(cap, high)]),
     ),

@@ -6,7 +6,7 @@ import {
   treatments,
   type Nutrients,
 } from '../knowledge';
-import { OUNCES_PER_POUND } from '../units';
+import { poundsOf } from '../units';
 import type { ShelfLabel } from './label';
 import {
   labelledFertilizer,
@@ -119,7 +119,7 @@ function built(labels: readonly ShelfLabel[]): Shelf {
     nutrientsOf: (material) => {
       const content = contentOf(material);
       if (!content) return null;
-      const lb = material.unit === 'oz' ? material.amount / OUNCES_PER_POUND : material.amount;
+      const lb = poundsOf(material.amount, material.unit);
       return {
         n: (lb * content.n) / 100,
         p2o5: (lb * content.p2o5) / 100,

@@ -1,7 +1,5 @@
 import {
   applicationRules,
-  feedingRules,
-  heatRule,
   prodiamineSteps,
   tankRules,
   weed as weedOf,
@@ -12,12 +10,8 @@ import {
 import { efficacy, MOST_CONTROL, stageFactor } from '../knowledge/efficacy';
 import type { Shelf, ShelfHerbicide } from '../products';
 import { activesOf, meanResidual } from '../rates';
-import {
-  OUNCES_PER_POUND,
-  SQUARE_FEET_PER_ACRE,
-  THOUSANDS_PER_ACRE,
-  type LocalDate,
-} from '../units';
+import { SQUARE_FEET_PER_ACRE, type LocalDate } from '../units';
+import { feedRefusal, type NitrogenRoom } from './fed';
 import type { Exclusion, Reason } from './reason';
 import { hasLadder, rateCap, recipeOverCap, standTolerance } from './tolerance';
 import type { Usage } from './usage';
@@ -60,7 +54,7 @@ export interface MixQuestion {
   /** Earlier and planned use on the zone, and the day of the walk. */
   usage?: { usage: Usage; date: LocalDate };
   /** lb N per 1000 ft² that may come with it that day, by how slow it is; asked only where something feeds too. */
-  nitrogenRoom?: () => { quick: number; slow: number };
+  nitrogenRoom?: () => NitrogenRoom;
 }
 
 export interface MixChoice {
@@ -146,14 +140,6 @@ export function chooseRate(
   };
 }
 
-/** lb N per 1000 ft² that a rate brings. */
-const nitrogenAt = ({ nutrients, unit }: ShelfHerbicide, ratePerAcre: number): number =>
-  nutrients
-    ? ((unit === 'oz' ? ratePerAcre / OUNCES_PER_POUND : ratePerAcre) * nutrients.n) /
-      100 /
-      THOUSANDS_PER_ACRE
-    : 0;
-
 /** Whether what a product feeds stands in the way of its rate. */
 function feedReasons(
   product: ShelfHerbicide,
@@ -166,16 +152,8 @@ function feedReasons(
   if (product.postEmergent && !shelf.inStore.has(product.slug) && !stock?.has(product.slug)) {
     return [{ rule: 'R18-feeds-too', inputs: {} }];
   }
-  const room = nitrogenRoom?.();
-  if (!room) return [];
-  const lb = nitrogenAt(product, ratePerAcre);
-  const most =
-    nutrients.slowShare === 1
-      ? room.slow * feedingRules.mealFactor
-      : nutrients.slowShare >= heatRule.slowShare
-        ? room.slow
-        : room.quick;
-  return lb > most + 1e-9 ? [{ rule: 'R18-nitrogen', inputs: { lb, max: most } }] : [];
+  const refusal = nitrogenRoom ? feedRefusal(product, ratePerAcre, nitrogenRoom) : null;
+  return refusal ? [refusal] : [];
 }
 
 /** What a label, the turf and the day make of one product, whatever it is to hit. */

@@ -1,7 +1,15 @@
-import { feedingRules } from '../knowledge';
+import { feedingRules, heatRule, type Nutrients } from '../knowledge';
 import type { Shelf } from '../products';
 import { materialRatePerAcre, type Application, type Material } from '../rates';
-import { daysBetween, localDate, yearOf, type LocalDate } from '../units';
+import {
+  daysBetween,
+  localDate,
+  poundsOf,
+  THOUSANDS_PER_ACRE,
+  yearOf,
+  type LocalDate,
+} from '../units';
+import type { Reason } from './reason';
 
 /** Nitrogen that came, or is planned to come, to a zone on a day, whatever brought it. */
 export interface Fed {
@@ -36,7 +44,7 @@ export const nitrogenInYear = (fed: readonly Fed[], date: LocalDate): number =>
     .filter((feeding) => yearOf(feeding.date) === yearOf(date))
     .reduce((sum, { nLbPer1000 }) => sum + nLbPer1000, 0);
 
-/** Last day before a day on which more than a trace of nitrogen came, within the gap; `null`: none did. */
+/** Last day with more than a trace of nitrogen that is nearer to a day than the gap, before it or after; `null`: none. */
 export function fedWithinGap(fed: readonly Fed[], date: LocalDate): LocalDate | null {
   return (
     fed
@@ -46,4 +54,28 @@ export function fedWithinGap(fed: readonly Fed[], date: LocalDate): LocalDate | 
       .sort()
       .pop() ?? null
   );
+}
+
+/** lb N per 1000 ft² that may come with a product put down for another purpose, by how slow it is. */
+export interface NitrogenRoom {
+  quick: number;
+  slow: number;
+}
+
+/** Whether what a product feeds beside stands in the way of its rate; `null`: it does not. */
+export function feedRefusal(
+  { nutrients, unit }: { nutrients: Nutrients | null; unit: string | null },
+  ratePerAcre: number,
+  room: () => NitrogenRoom,
+): Reason | null {
+  if (!nutrients) return null;
+  const lb = (poundsOf(ratePerAcre, unit ?? 'lb') / THOUSANDS_PER_ACRE) * (nutrients.n / 100);
+  const { quick, slow } = room();
+  const most =
+    nutrients.slowShare === 1
+      ? slow * feedingRules.mealFactor
+      : nutrients.slowShare >= heatRule.slowShare
+        ? slow
+        : quick;
+  return lb > most + 1e-9 ? { rule: 'R18-nitrogen', inputs: { lb, max: most } } : null;
 }

@@ -2,10 +2,12 @@ import { growthPotential, nitrogenLimits } from '../fertility';
 import { dayRules, feedingRules, grass } from '../knowledge';
 import type { ShelfFertilizer } from '../products';
 import { daysBetween, monthOf, yearOf, type LocalDate } from '../units';
-import { fedWithinGap, nitrogenInYear } from './fed';
+import { fedWithinGap, nitrogenInYear, type NitrogenRoom } from './fed';
 import { seasonDay } from '../weather';
 import { blackoutShuts } from './ordinance';
+import type { Reason } from './reason';
 import { expectedDay } from './sprayDay';
+import { unnamedGrass } from './tolerance';
 import { firstFrost, type ZoneCase } from './zoneCase';
 
 /** Place of an upkeep in the low, usual and high year of a grass. */
@@ -48,11 +50,7 @@ export function isAsleep(zoneCase: ZoneCase, date: LocalDate): boolean {
  * lb N per 1000 ft² that a product put down for another purpose may bring on a day, by how slow it is: what grass,
  * year, gap, heat, winter and the law of the place leave.
  */
-export function nitrogenRoom(
-  zoneCase: ZoneCase,
-  date: LocalDate,
-  airHighF: number,
-): { quick: number; slow: number } {
+export function nitrogenRoom(zoneCase: ZoneCase, date: LocalDate, airHighF: number): NitrogenRoom {
   const { fed, grasses, zone, season, input } = zoneCase;
   const { soilF } = expectedDay(season, date);
   const warm = grasses.length > 0 && grasses.every((slug) => grass(slug).season === 'warm');
@@ -85,33 +83,51 @@ export function nitrogenRoom(
   return { quick: most(0), slow: most(1) };
 }
 
-/**
- * Grades that may be spread on a zone on a day by their own labels: what is left of each one's year caps its
- * application, and one that is too near to its last use, not named for this grass or not in store is left out.
- */
-export function fertilizersOn(zoneCase: ZoneCase, date: LocalDate): ShelfFertilizer[] {
-  const { shelf, fed, grasses, input } = zoneCase;
-  return shelf.fertilizers.flatMap((product): ShelfFertilizer[] => {
-    if (product.residential === 'no') return [];
-    if (input.policy.onlyShelf && !shelf.inStore.has(product.slug)) return [];
-    const turf = product.own?.turf ?? [];
-    if (turf.length > 0 && grasses.some((slug) => !turf.includes(slug))) return [];
-    const uses = fed.flatMap((feeding) =>
-      feeding.materials
-        .filter(({ kind, slug }) => kind === 'fertilizer' && slug === product.slug)
-        .map(({ ratePerAcre }) => ({ date: feeding.date, ratePerAcre })),
-    );
-    const year = uses.filter((use) => yearOf(use.date) === yearOf(date));
-    const { maxApplications, minIntervalDays, maxPerApplication, maxPerYear } = product;
-    if (maxApplications !== null && year.length >= maxApplications) return [];
-    if (
-      minIntervalDays !== null &&
-      uses.some((use) => Math.abs(daysBetween(use.date, date)) < minIntervalDays)
-    ) {
-      return [];
-    }
-    if (maxPerYear === null) return [product];
-    const left = maxPerYear - year.reduce((sum, use) => sum + use.ratePerAcre, 0);
-    return [{ ...product, maxPerApplication: Math.min(maxPerApplication ?? Infinity, left) }];
-  });
+/** Amounts of a fertilizer that were put down or are planned, with their days. */
+const usesOf = ({ fed }: ZoneCase, { slug }: ShelfFertilizer) =>
+  fed.flatMap(({ date, materials }) =>
+    materials
+      .filter((material) => material.kind === 'fertilizer' && material.slug === slug)
+      .map(({ ratePerAcre }) => ({ date, ratePerAcre })),
+  );
+
+/** What home lawns, grass, store, number and interval of its own label say against a fertilizer on a day. */
+export function fertilizerRefusals(
+  zoneCase: ZoneCase,
+  product: ShelfFertilizer,
+  date: LocalDate,
+): Reason[] {
+  const { shelf, grasses, input } = zoneCase;
+  const reasons: Reason[] = [];
+  const refuse = (rule: string, inputs: Reason['inputs'] = {}) => reasons.push({ rule, inputs });
+  if (product.residential === 'no') refuse('R02-site');
+  const off = unnamedGrass(product, grasses);
+  if (off) refuse('R01-off-label', { species: off });
+  if (input.policy.onlyShelf && !shelf.inStore.has(product.slug)) refuse('card-not-in-store');
+  const uses = usesOf(zoneCase, product);
+  const used = uses.filter((use) => yearOf(use.date) === yearOf(date)).length;
+  const { maxApplications: max, minIntervalDays: min } = product;
+  if (max !== null && used >= max) refuse('R14-year-count', { used, max });
+  const days = Math.min(...uses.map((use) => Math.abs(daysBetween(use.date, date))));
+  if (min !== null && days < min) refuse('R15-interval', { days, min });
+  return reasons;
 }
+
+/** The product with what is left of its label's year as the most of one application. */
+export function withinYear(
+  zoneCase: ZoneCase,
+  product: ShelfFertilizer,
+  date: LocalDate,
+): ShelfFertilizer {
+  if (product.maxPerYear === null) return product;
+  const left = usesOf(zoneCase, product)
+    .filter((use) => yearOf(use.date) === yearOf(date))
+    .reduce((rest, use) => rest - use.ratePerAcre, product.maxPerYear);
+  return { ...product, maxPerApplication: Math.min(product.maxPerApplication ?? Infinity, left) };
+}
+
+/** Grades that may be spread on a zone on a day by their own labels, each capped by what its year has left. */
+export const fertilizersOn = (zoneCase: ZoneCase, date: LocalDate): ShelfFertilizer[] =>
+  zoneCase.shelf.fertilizers
+    .filter((product) => fertilizerRefusals(zoneCase, product, date).length === 0)
+    .map((product) => withinYear(zoneCase, product, date));

@@ -206,8 +206,33 @@ describe('a label of one’s own', () => {
       }).row('24-0-11-half-slow');
     expect(at({}).ratePerAcre!).toBeLessThanOrEqual(90);
     expect(at({})).toMatchObject({ inStore: true, rule: 'feed-limited-label' });
-    expect(at({ turf: ['bahia'] })).toMatchObject({ verdict: 'hold', rule: 'card-label-limits' });
-    expect(at({ homeLawns: false }).verdict).toBe('hold');
+    expect(at({ turf: ['bahia'] })).toMatchObject({
+      verdict: 'never',
+      rule: 'R01-off-label',
+      reasons: [{ rule: 'R01-off-label', inputs: { species: 'tall-fescue' } }],
+    });
+    expect(at({ homeLawns: false })).toMatchObject({ verdict: 'never', rule: 'R02-site' });
+    expect(at({ minIntervalDays: 40, maxApplications: 1 }).verdict).toBe('rate');
+  });
+  it('leaves a starter to seed that comes up, and a store alone to what is in it', () => {
+    const starter = (sownDaysAgo: number | null, policy = {}) =>
+      cardOf('2026-10-08', FESCUE, {
+        policy,
+        records:
+          sownDaysAgo === null
+            ? []
+            : [
+                {
+                  date: addDays(localDate('2026-10-08'), -sownDaysAgo),
+                  areaFt2: 3000,
+                  materials: [{ kind: 'seed', slug: 'tall-fescue', amount: 15, unit: 'lb' }],
+                },
+              ],
+      }).row('18-24-12-starter');
+    expect(starter(null)).toMatchObject({ verdict: 'hold', rule: 'card-phosphorus' });
+    expect(starter(42)).toMatchObject({ verdict: 'rate' });
+    expect(starter(43).rule).toBe('card-phosphorus');
+    expect(starter(10, { onlyShelf: true }).rule).toBe('card-not-in-store');
   });
   it('sows the bag’s own rate', () => {
     const { row } = cardOf('2026-09-10', FESCUE, {

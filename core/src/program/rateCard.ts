@@ -16,6 +16,7 @@ import { holdDays } from '../rates/holding';
 import {
   addDays,
   daysBetween,
+  localDate,
   monthOf,
   SQUARE_FEET_PER_ACRE,
   yearOf,
@@ -24,7 +25,14 @@ import {
 import { seasonDay } from '../weather';
 import { chooseRate, screenLabel, type MixQuestion } from './chooseMix';
 import { fedWithinGap, nitrogenInYear } from './fed';
-import { fertilizersOn, growthAt, isAsleep, placeRoom, UPKEEP_INDEX } from './nitrogen';
+import {
+  fertilizerRefusals,
+  growthAt,
+  isAsleep,
+  placeRoom,
+  UPKEEP_INDEX,
+  withinYear,
+} from './nitrogen';
 import { blackoutShuts } from './ordinance';
 import type { Reason } from './reason';
 import { treatmentRefusals } from './screenTreatments';
@@ -82,6 +90,7 @@ export interface RateCard {
 /** Rules that no season ends. */
 const FOR_GOOD = new Set([
   'R01-recipe-over-cap',
+  'R01-off-label',
   'R02-site',
   'R09-root-zone',
   'R13-restricted-use',
@@ -93,6 +102,8 @@ const FEED_DAYS = 7;
 /** Days that are looked ahead for seed to come up. */
 const UP_DAYS = 150;
 const MONTH_DAYS = 30;
+/** Days after sowing over which a starter still feeds seedlings (common practice). */
+const STARTER_DAYS = 42;
 /** From this month on a seeding is one of the fall. */
 const HIGH_SUMMER = 7;
 const YEAR_DAYS = 365;
@@ -136,6 +147,18 @@ function takenSomeTime(product: ShelfHerbicide, { post, zoneCase }: Setting): bo
     }),
   );
 }
+
+/** Days that a product holds by the table, and in the soil that is expected. */
+const heldFigure = (
+  low: number,
+  high: number,
+  ahead: readonly (number | null)[],
+  dry: boolean,
+): MovedFigure => ({
+  kind: 'hold-days',
+  table: [low, high],
+  here: [holdDays(low, ahead, { dry }), holdDays(high, ahead, { dry })],
+});
 
 function herbicideRow(product: ShelfHerbicide, setting: Setting): RateCardRow {
   const { zoneCase, day, frozen, ahead } = setting;
@@ -192,18 +215,7 @@ function herbicideRow(product: ShelfHerbicide, setting: Setting): RateCardRow {
         : []),
     ],
     until: null,
-    moved: product.preEmergent
-      ? [
-          {
-            kind: 'hold-days',
-            table: [low, high],
-            here: [
-              holdDays(low, ahead, { dry: at.drought }),
-              holdDays(high, ahead, { dry: at.drought }),
-            ],
-          },
-        ]
-      : [],
+    moved: product.preEmergent ? [heldFigure(low, high, ahead, at.drought)] : [],
     inStore: zoneCase.shelf.inStore.has(product.slug),
   };
 }
@@ -215,7 +227,7 @@ function treatmentRow(product: ShelfTreatment, setting: Setting): RateCardRow {
     ? treatmentRefusals(zoneCase, product, rates[1], date, day.airHighF)
     : [{ rule: 'R17-read-label', inputs: {} }];
   if (frozen) reasons.push(FROZEN(day.soilF!));
-  const inSoil = (product.waterInIn ?? 0) > 0 && product.residualDays !== null;
+  const inSoil = (product.waterInIn ?? 0) > 0 ? product.residualDays : null;
   return {
     kind: 'treatment',
     slug: product.slug,
@@ -226,22 +238,17 @@ function treatmentRow(product: ShelfTreatment, setting: Setting): RateCardRow {
     ratePerAcre: reasons.length > 0 ? null : (rates?.[1] ?? null),
     reasons,
     until: null,
-    moved:
-      inSoil && product.residualDays
-        ? [
-            {
-              kind: 'hold-days',
-              table: [product.residualDays, product.residualDays],
-              here: [
-                holdDays(product.residualDays, ahead, { dry: post.drought }),
-                holdDays(product.residualDays, ahead, { dry: post.drought }),
-              ],
-            },
-          ]
-        : [],
+    moved: inSoil ? [heldFigure(inSoil, inSoil, ahead, post.drought)] : [],
     inStore: zoneCase.shelf.inStore.has(product.slug),
   };
 }
+
+/** Seed that comes up uses phosphorus: sown on record in the weeks before a day. */
+const sownLately = ({ records }: ZoneCase, date: LocalDate): boolean =>
+  records.some(({ date: day, materials }) => {
+    const days = daysBetween(localDate(day), date);
+    return days >= 0 && days <= STARTER_DAYS && materials.some(({ kind }) => kind === 'seed');
+  });
 
 /** What stands in the way of any nitrogen on a day. */
 function feedingReasons({ zoneCase, date, day, frozen, growth }: Setting): {
@@ -282,7 +289,6 @@ function fertilizerRow(
   product: ShelfFertilizer,
   setting: Setting,
   day: ReturnType<typeof feedingReasons>,
-  allowed: readonly ShelfFertilizer[],
 ): RateCardRow {
   const { zoneCase, date, growth, monthShare } = setting;
   const { grasses, input, zone, season, main, fed } = zoneCase;
@@ -298,18 +304,16 @@ function fertilizerRow(
     givenLbPer1000: nitrogenInYear(fed, date),
     placeLbPer1000: placeRoom(zoneCase, date),
   };
-  const own = allowed.find(({ slug }) => slug === product.slug);
-  const feeding = gradeFeeding(own ?? product, asked);
+  const feeding = gradeFeeding(withinYear(zoneCase, product, date), asked);
   const full = gradeFeeding(product, {
     ...asked,
     airHighF: 60,
     givenLbPer1000: 0,
     wantedLbPer1000: Infinity,
   });
-  const reasons: Reason[] = [];
+  const reasons = fertilizerRefusals(zoneCase, product, date);
   if (!entry) reasons.push({ rule: 'card-no-nitrogen', inputs: { species: main } });
-  if (!own) reasons.push({ rule: 'card-label-limits', inputs: {} });
-  if (product.grade[1] > 0) {
+  if (product.grade[1] > 0 && !sownLately(zoneCase, date)) {
     reasons.push({ rule: 'card-phosphorus', inputs: { percent: product.grade[1] } });
   }
   reasons.push(...day.reasons);
@@ -485,7 +489,6 @@ export function rateCard(zoneCase: ZoneCase, date: LocalDate = zoneCase.input.to
   };
   const conditions = toleranceConditions(zone, day, date, { drought: false, treatedShare: 1 });
   const feeding = feedingReasons(setting);
-  const allowed = fertilizersOn(zoneCase, date);
   const hold = herbicideHold(zoneCase);
   return {
     zoneId: zone.id,
@@ -504,7 +507,7 @@ export function rateCard(zoneCase: ZoneCase, date: LocalDate = zoneCase.input.to
     rows: [
       ...shelf.herbicides.map((product) => herbicideRow(product, setting)),
       ...shelf.treatments.map((product) => treatmentRow(product, setting)),
-      ...shelf.fertilizers.map((product) => fertilizerRow(product, setting, feeding, allowed)),
+      ...shelf.fertilizers.map((product) => fertilizerRow(product, setting, feeding)),
       ...shelf.seeds.map((product) => seedRow(product, setting, hold)),
     ],
   };

@@ -1,15 +1,10 @@
-import { heatRule, rotationRules } from '../knowledge';
+import { rotationRules } from '../knowledge';
 import type { ShelfTreatment } from '../products';
 import { materialRatePerAcre } from '../rates';
-import {
-  daysBetween,
-  localDate,
-  OUNCES_PER_POUND,
-  THOUSANDS_PER_ACRE,
-  yearOf,
-  type LocalDate,
-} from '../units';
+import { daysBetween, localDate, yearOf, type LocalDate } from '../units';
+import { feedRefusal } from './fed';
 import { nitrogenRoom } from './nitrogen';
+import { unnamedGrass } from './tolerance';
 import type { Reason } from './reason';
 import type { TreatmentExclusion } from './step';
 import type { ZoneCase } from './zoneCase';
@@ -112,18 +107,10 @@ function labelRefusals(
       refuse('R15-interval', { days, min: product.minIntervalDays });
     }
   }
-  const turf = product.own?.turf ?? [];
-  const off = turf.length > 0 ? zoneCase.grasses.find((slug) => !turf.includes(slug)) : undefined;
-  if (off) refuse('R01-turf', { rating: 'not-labelled', species: off });
-  if (product.nutrients) {
-    const lb =
-      ((product.unit === 'oz' ? rate / OUNCES_PER_POUND : rate) * product.nutrients.n) /
-      100 /
-      THOUSANDS_PER_ACRE;
-    const room = nitrogenRoom(zoneCase, date, airHighF);
-    const most = product.nutrients.slowShare >= heatRule.slowShare ? room.slow : room.quick;
-    if (lb > most + 1e-9) refuse('R18-nitrogen', { lb, max: most });
-  }
+  const off = unnamedGrass(product, zoneCase.grasses);
+  if (off) refuse('R01-off-label', { species: off });
+  const feeds = feedRefusal(product, rate, () => nitrogenRoom(zoneCase, date, airHighF));
+  if (feeds) reasons.push(feeds);
   return reasons;
 }
 

@@ -7,7 +7,7 @@ import {
   type Tolerance,
   type ToleranceCondition,
 } from '../knowledge';
-import type { ShelfHerbicide } from '../products';
+import type { ShelfFertilizer, ShelfHerbicide, ShelfTreatment } from '../products';
 
 const severity = (rating: Tolerance): number => TOLERANCE_RATINGS.indexOf(rating);
 
@@ -75,3 +75,10 @@ export function recipeOverCap(
 /** Whose weeks before seed go by its rate; a label of one's own that names them outranks the ladder. */
 export const hasLadder = ({ slug, own }: ShelfHerbicide): boolean =>
   slug === 'prodiamine' && (own?.seedAfterWeeks ?? null) === null;
+
+/** A grass that a label of one's own does not name; `undefined` where it names them all, or none. */
+export const unnamedGrass = (
+  { own }: Pick<ShelfTreatment | ShelfFertilizer, 'own'>,
+  grasses: readonly GrassSlug[],
+): GrassSlug | undefined =>
+  own && own.turf.length > 0 ? grasses.find((slug) => !own.turf.includes(slug)) : undefined;

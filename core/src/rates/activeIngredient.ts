@@ -1,6 +1,6 @@
 import { activeName, type Herbicide } from '../knowledge';
 import type { ShelfHerbicide } from '../products';
-import { FLUID_OUNCES_PER_GALLON, OUNCES_PER_POUND } from '../units';
+import { FLUID_OUNCES_PER_GALLON, poundsOf } from '../units';
 
 export interface ActiveDose {
   active: string;
@@ -16,7 +16,7 @@ function activeLb(
   if (concentration.unit === 'lb-per-gal') {
     return (amount / FLUID_OUNCES_PER_GALLON) * concentration.amount;
   }
-  return (unit === 'oz' ? amount / OUNCES_PER_POUND : amount) * concentration.amount;
+  return poundsOf(amount, unit) * concentration.amount;
 }
 
 function unitDoses(product: ShelfHerbicide): ActiveDose[] {

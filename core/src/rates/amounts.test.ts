@@ -129,6 +129,28 @@ describe('what has no card, and what is spread', () => {
     expect(card('oxadiazon', 150).spread).toEqual([]);
     expect(card('glyphosate', 32).kills).toBe(true);
   });
+  it('spreads by the pound what the library counts in ounces', () => {
+    const own = shelfOf([
+      shelfLabelSchema.parse({
+        id: '0190a000-0000-7000-8000-000000000002',
+        base: { kind: 'herbicide', slug: 'prodiamine' },
+        name: 'Made up',
+        signalWord: 'caution',
+        unit: 'lb',
+        highPerAcre: 174.24,
+        granular: true,
+        homeLawns: true,
+      }),
+    ]);
+    const perAcre = own.herbicide('prodiamine')!.rate[1];
+    expect(card('prodiamine', perAcre, own).spread).toEqual([
+      {
+        herbicide: 'prodiamine',
+        lbPer1000: expect.closeTo(4, 9) as number,
+        totalLb: expect.closeTo(20, 9) as number,
+      },
+    ]);
+  });
   it('carries twice the water for what only burns what it touches, and for the soil', () => {
     const volume = (herbicide: string, mode: 'pre' | 'post') =>
       carrierVolume([{ herbicide, ratePerAcre: 10 }], mode, LIBRARY);

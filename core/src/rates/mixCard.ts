@@ -1,6 +1,6 @@
 import { applicationRules, fillingOrder, type Herbicide } from '../knowledge';
 import type { Shelf, ShelfHerbicide } from '../products';
-import { toPer1000, perAcre } from '../units';
+import { perAcre, poundsOf, toPer1000 } from '../units';
 import { batchOf, type Batch, type Dosed } from './batch';
 import { measuredAmount, measuredWater, type MeasuredAmount } from './measuredAmount';
 import { adjuvantFluidOunces } from './spray';
@@ -220,11 +220,15 @@ export function mixCard(input: MixInput, shelf: Shelf): MixCard {
     spread:
       refused.length > 0
         ? []
-        : dry.map(({ product, ratePerAcre }) => ({
-            herbicide: product.slug,
-            lbPer1000: toPer1000(perAcre(ratePerAcre)),
-            totalLb: (toPer1000(perAcre(ratePerAcre)) * input.areaFt2) / 1000,
-          })),
+        : dry.map(({ product, ratePerAcre }) => {
+            // The library may count in ounces what a company's own label spreads by the pound.
+            const lbPer1000 = toPer1000(perAcre(poundsOf(ratePerAcre, product.unit)));
+            return {
+              herbicide: product.slug,
+              lbPer1000,
+              totalLb: (lbPer1000 * input.areaFt2) / 1000,
+            };
+          }),
     kills: products.some(({ selective }) => !selective),
     cautions: {
       signalWord: products.reduce<Herbicide['signalWord']>(

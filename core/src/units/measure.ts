@@ -16,6 +16,10 @@ export const MILLILITRES_PER_FLUID_OUNCE = 29.57353;
 export const FLUID_OUNCES_PER_GALLON = 128;
 export const OUNCES_PER_POUND = 16;
 
+/** Pounds of a weight that is counted in ounces or in pounds. */
+export const poundsOf = (amount: number, unit: string): number =>
+  unit === 'oz' ? amount / OUNCES_PER_POUND : amount;
+
 export const ounces = (value: number): Ounces => quantity<'oz'>(value);
 export const fluidOunces = (value: number): FluidOunces => quantity<'fl-oz'>(value);
 export const pounds = (value: number): Pounds => quantity<'lb'>(value);

@@ -1,4 +1,10 @@
-import { batchOf, measuredAmount, type ProtectStep, THOUSANDS_PER_ACRE } from '@alfombra/core';
+import {
+  batchOf,
+  measuredAmount,
+  poundsOf,
+  type ProtectStep,
+  THOUSANDS_PER_ACRE,
+} from '@alfombra/core';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { useProducts } from '@/features/shelf/useProducts';
@@ -39,7 +45,7 @@ export function ProtectCard({
     return (
       <SpreadCardView
         name={name}
-        lbPer1000={step.ratePerAcre / THOUSANDS_PER_ACRE}
+        lbPer1000={poundsOf(step.ratePerAcre, step.unit) / THOUSANDS_PER_ACRE}
         areaFt2={step.areaFt2}
         bagLb={BAG_LB}
         handling="granules"

@@ -3,9 +3,10 @@ import { useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { useLawns } from '@/api/queries';
+import { useFailureWords } from '@/api/useFailureWords';
 import { SeasonPending } from '@/features/season/SeasonPending';
 import { useLawnSeason } from '@/features/season/useLawnSeason';
-import { Chip, Empty, LinkButton, Loading, Screen, SelectField } from '@/ui';
+import { Chip, Empty, Failed, LinkButton, Loading, Screen, SelectField } from '@/ui';
 import { RateRows } from './RateRows';
 import { useRateCard } from './useRateCard';
 
@@ -62,7 +63,8 @@ function Rates({
   const zones = question?.lawn.zones ?? [];
   const [picked, setPicked] = useState(zoneId);
   const zone = zones.find(({ id }) => id === picked) ?? zones[0];
-  const card = useRateCard(season, zone?.id ?? null).data;
+  const { data: card, error: failure } = useRateCard(season, zone?.id ?? null);
+  const words = useFailureWords();
   const title = t(pick ? 'rateCard.openMix' : 'rateCard.title');
   if (!question || (!view && zones.length > 0)) {
     return <SeasonPending title={title} back={back} error={error} onRetry={retry} />;
@@ -92,6 +94,8 @@ function Rates({
         </>
       ) : card ? (
         <RateRows card={card} zone={zone} />
+      ) : failure ? (
+        <Failed message={words(failure)} />
       ) : (
         <Loading />
       )}

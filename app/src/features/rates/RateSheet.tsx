@@ -1,6 +1,7 @@
 import type { RateCardRow } from '@alfombra/core/planning';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
+import { useProducts } from '@/features/shelf/useProducts';
 import { reasonWords } from '@/features/season/reasonWords';
 import { fullDay, LinkButton, number, Sheet, Words } from '@/ui';
 import { labelRange, movedWords, per1000Rate, totalWords } from './rateWords';
@@ -39,6 +40,10 @@ function Body({ row, areaFt2 }: { row: RateCardRow; areaFt2: number }) {
   const { t } = useTranslation();
   const per1000 = per1000Rate(t, row);
   const total = totalWords(t, row, areaFt2);
+  // The card of any mix is one of a tank: granules are in none.
+  const product = useProducts().herbicide(row.slug);
+  const sprayed =
+    row.kind === 'herbicide' && product?.form !== 'granule' && product?.form !== 'tank-mix';
   const reasons = row.reasons.length > 0 ? row.reasons : [{ rule: row.rule, inputs: {} }];
   return (
     <View className="gap-3">
@@ -83,7 +88,7 @@ function Body({ row, areaFt2 }: { row: RateCardRow; areaFt2: number }) {
           </Words>
         </View>
       ))}
-      {row.kind === 'herbicide' && row.ratePerAcre !== null && row.unit !== 'dose' ? (
+      {sprayed && row.ratePerAcre !== null ? (
         <LinkButton
           label={t('rateCard.mix')}
           href={`/mix/card?product=${row.slug}&rate=${row.ratePerAcre}&area=${Math.round(areaFt2)}`}

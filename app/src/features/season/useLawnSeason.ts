@@ -70,6 +70,8 @@ export function useLawnSeason(lawnId: string) {
   return {
     question,
     view: view.data ?? null,
+    /** When the view was worked out: another one is of another state of the lawn. */
+    workedOutAt: view.dataUpdatedAt,
     records: records.data ?? [],
     visits: visits.data ?? [],
     error: failed,

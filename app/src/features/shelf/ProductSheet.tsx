@@ -7,6 +7,7 @@ import {
   seedRate,
   treatment,
   type GrassSlug,
+  LIBRARY,
 } from '@alfombra/core';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
@@ -126,6 +127,7 @@ function rowsOf(t: ReturnType<typeof useTranslation>['t'], { kind, slug }: Libra
   }
   const entry = herbicide(slug);
   if (!entry) return [];
+  const fed = LIBRARY.herbicide(slug)?.nutrients;
   const unit = `${t(`unit.${entry.unit}`)}/A`;
   const grasses = (rating: string) =>
     Object.entries(entry.tolerance)
@@ -135,6 +137,7 @@ function rowsOf(t: ReturnType<typeof useTranslation>['t'], { kind, slug }: Libra
   return [
     ['group', [...new Set(entry.hrac)].join(', ')],
     ['rate', range(entry.rate[0], entry.rate[1], unit)],
+    ...(fed ? [['grade', `${fed.n}-${fed.p2o5}-${fed.k2o}`] as Row] : []),
     ['year', `${number(entry.maxPerYear, 1)} ${unit}`],
     ['applications', number(entry.maxApplications)],
     ['interval', t('shelf.days', { count: entry.minIntervalDays })],
