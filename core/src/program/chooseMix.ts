@@ -292,26 +292,13 @@ export function compatible(a: Candidate, b: Candidate, question: MixQuestion): b
   // Most pairs share nothing, and there are thousands of them.
   if (!a.product.hrac.some((group) => b.product.hrac.includes(group))) return true;
   if (question.mode === 'pre') return false;
-  // Two that work one way and no other add nothing to each other; auxins are mixed for their spectrum.
-  return (
-    waysOf(a) !== waysOf(b) ||
-    a.product.hrac.every((group) => (tankRules.mayRepeat as readonly string[]).includes(group))
-  );
+  // Two that work one way are not twice as sure (Colby asks for independent ones): a premix or a second walk
+  // widens what one of them hits.
+  return waysOf(a) !== waysOf(b);
 }
 
 /** The modes of action of a product, as a word. */
-export const waysOf = ({ product }: Candidate): string =>
-  [...new Set(product.hrac)].sort().join(' ');
-
-/** Those of a tank that work alike, together: only what works in other ways is a second chance. */
-function byWay(set: readonly Candidate[]): Candidate[][] {
-  const ways = new Map<string, Candidate[]>();
-  for (const candidate of set) {
-    const way = waysOf(candidate);
-    ways.set(way, [...(ways.get(way) ?? []), candidate]);
-  }
-  return [...ways.values()];
-}
+const waysOf = ({ product }: Candidate): string => [...new Set(product.hrac)].sort().join(' ');
 
 /** The mode of action of a tank that has but one; `null` where there are more. */
 export function onlyGroup(set: readonly Candidate[]): string | null {
@@ -340,15 +327,12 @@ function evaluate(set: readonly Candidate[], question: MixQuestion): MixChoice |
       return null;
     }
   }
-  const ways = byWay(set);
   const control: Record<string, number> = {};
   let reaches = true;
   question.targets.forEach(({ weed, targetPct }, index) => {
-    // Independent action (Colby 1967, Weeds 15): survivors of each way to kill multiply; of products that work one
-    // way the better one counts.
-    const survive = ways.reduce(
-      (share, alike) =>
-        share * Math.min(...alike.map(({ effect, hits }) => 1 - effect * (hits[index] as number))),
+    // Independent action (Colby 1967, Weeds 15): survivors of each product multiply.
+    const survive = set.reduce(
+      (share, candidate) => share * (1 - candidate.effect * (candidate.hits[index] as number)),
       1,
     );
     const percent = 100 * (1 - survive ** walks);

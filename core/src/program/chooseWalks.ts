@@ -6,7 +6,6 @@ import {
   onlyGroup,
   MOST_COMPONENTS,
   screenAll,
-  waysOf,
   type Candidate,
   type MixQuestion,
   type Target,
@@ -113,10 +112,7 @@ export function problemOf(
       kill: candidate.hits.map((hit) => survivors(candidate.effect * hit)),
       uses: [...columns.map((of) => of(candidate)), ...groups.map(() => 0)],
     })),
-    // The solver adds up what a tank's products do: it takes no two that work one way.
-    conflict: (a, b) =>
-      waysOf(feasible[a]!) === waysOf(feasible[b]!) ||
-      !compatible(feasible[a]!, feasible[b]!, question),
+    conflict: (a, b) => !compatible(feasible[a]!, feasible[b]!, question),
     capacity,
     mostProducts: MOST_PRODUCTS,
     mostComponents: MOST_COMPONENTS,
