@@ -13,6 +13,9 @@ const FLOORS = [
   ['establish'],
   ['products'],
   ['diagnosis', 'identify', 'rates', 'water', 'fertility'],
+  ['needs'],
+  ['choice'],
+  ['courses'],
   ['program', 'checker', 'practice', 'calculators'],
   ['contract'],
   ['case', 'merge'],
@@ -32,6 +35,9 @@ const PAST_THE_SHELF = {
   ],
   message: 'Ask the shelf (products/): a company’s own label outranks the library.',
 };
+/** The planner, and who stands beside it: a judge that shares the planner's code cannot catch it. */
+const PLANNER = ['needs', 'choice', 'courses', 'program'];
+const BESIDE_THE_PLANNER = ['checker', 'practice', 'calculators'];
 const OUTSIDE_THE_CORE = [
   'react',
   'react-*',
@@ -56,7 +62,9 @@ const corePolicies = FLOORS.flatMap((floor, level) =>
       to: {
         element: {
           types: {
-            anyOf: [folder, ...FLOORS.slice(0, level).flat()].map((name) => `core-${name}`),
+            anyOf: [folder, ...FLOORS.slice(0, level).flat()]
+              .filter((name) => !(BESIDE_THE_PLANNER.includes(folder) && PLANNER.includes(name)))
+              .map((name) => `core-${name}`),
           },
         },
       },

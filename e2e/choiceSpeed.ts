@@ -11,13 +11,13 @@ const QUESTIONS = 300;
 const WARM_UP = 20;
 
 const program = `
-import { chooseTogether } from './core/src/program/chooseTogether';
-import { chooseWalks } from './core/src/program/chooseWalks';
-import { drawQuestion } from './core/src/program/testdata/randomQuestions';
+import { chooseTogether } from './core/src/choice/chooseTogether';
+import { chooseWalks } from './core/src/choice/chooseWalks';
+import { drawQuestion } from './core/src/choice/testdata/randomQuestions';
 import { lawnSeasonInput } from './core/src/program/lawnSeason';
-import { seasonRequestSchema } from './core/src/program/seasonInput';
+import { seasonRequestSchema } from './core/src/needs/seasonInput';
 import { testZone } from './core/src/program/testdata/testLawn';
-import { zoneCaseOf } from './core/src/program/zoneCase';
+import { zoneCaseOf } from './core/src/choice/zoneCase';
 import { localDate } from './core/src/units';
 import { testWeather } from './core/src/weather/testdata/testWeather';
 

@@ -37,7 +37,7 @@ import loadHighs from 'highs';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
-import { drawProblem, programOf } from '../core/src/program/testdata/walkProblems';
+import { drawProblem, programOf } from '../core/src/choice/testdata/walkProblems';
 import { cityYears } from '../core/src/weather/testdata/cityWeather';
 import { moreLawns } from '../server/src/demo/moreLawns';
 import { SummaryPool, type SummaryContext, type SummaryJob } from '../server/src/lawns/summaryPool';

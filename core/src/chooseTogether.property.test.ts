@@ -11,20 +11,20 @@ import {
   type GrassSlug,
 } from './knowledge';
 import { zoneArea } from './lawn';
-import { chooseTogether, type TogetherOption } from './program/chooseTogether';
-import { doseEffect, type MixQuestion } from './program/chooseMix';
+import { chooseTogether, type TogetherOption } from './choice/chooseTogether';
+import { doseEffect, type MixQuestion } from './choice/chooseMix';
 import { lawnSeasonInput } from './program/lawnSeason';
 import { planSeason } from './program/planSeason';
-import { seasonRequestSchema } from './program/seasonInput';
-import { toleranceConditions } from './program/sprayDay';
+import { seasonRequestSchema } from './needs/seasonInput';
+import { toleranceConditions } from './choice/sprayDay';
 import { stepChoices } from './program/stepChoices';
 import { testZone } from './program/testdata/testLawn';
-import { Usage } from './program/usage';
-import { zoneCaseOf } from './program/zoneCase';
+import { Usage } from './choice/usage';
+import { zoneCaseOf } from './choice/zoneCase';
 import { cases } from './units/testdata/cases';
 import { addDays, localDate, SQUARE_FEET_PER_ACRE } from './units';
 import { testWeather } from './weather/testdata/testWeather';
-import { plainMix } from './program/testdata/testMix';
+import { plainMix } from './choice/testdata/testMix';
 
 const DATE = localDate('2026-05-20');
 const turf = GRASS_SLUGS.filter((slug) => grass(slug).herbicideTurf !== null);

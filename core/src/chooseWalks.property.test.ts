@@ -7,12 +7,12 @@ import { checkApplication } from './checker';
 import { GRASS_SLUGS, grass, herbicide, weeds, type GrassSlug } from './knowledge';
 import { cases } from './units/testdata/cases';
 import { addDays, localDate, SQUARE_FEET_PER_ACRE } from './units';
-import { chooseMix, screenAll, targetControl, type MixQuestion } from './program/chooseMix';
-import { chooseWalks, relaxedWishes } from './program/chooseWalks';
-import { toleranceConditions } from './program/sprayDay';
+import { chooseMix, screenAll, targetControl, type MixQuestion } from './choice/chooseMix';
+import { chooseWalks, relaxedWishes } from './choice/chooseWalks';
+import { toleranceConditions } from './choice/sprayDay';
 import { testZone } from './program/testdata/testLawn';
-import { Usage } from './program/usage';
-import { plainMix } from './program/testdata/testMix';
+import { Usage } from './choice/usage';
+import { plainMix } from './choice/testdata/testMix';
 
 const DATE = localDate('2026-05-10');
 const question = (fields: Partial<MixQuestion> = {}): MixQuestion =>

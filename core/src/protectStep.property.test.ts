@@ -8,10 +8,10 @@ import type { Application } from './rates';
 import { cases } from './units/testdata/cases';
 import { addDays, localDate, type LocalDate } from './units';
 import { testWeather } from './weather/testdata/testWeather';
-import { applicationsOf } from './program/applicationsOf';
+import { applicationsOf } from './courses/applicationsOf';
 import { lawnSeason } from './program/lawnSeason';
-import { seasonRequestSchema } from './program/seasonInput';
-import type { ProtectStep } from './program/step';
+import { seasonRequestSchema } from './needs/seasonInput';
+import type { ProtectStep } from './courses/step';
 import { testZone } from './program/testdata/testLawn';
 
 const zone = testZone(1, [{ species: 'tall-fescue', cover: 0.9 }], { desired: ['tall-fescue'] });

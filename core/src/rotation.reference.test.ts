@@ -1,13 +1,13 @@
 /** Modes of action in turn: at most two a year and two years running (common practice; case W31). */
 import { checkApplication } from './checker';
 import { herbicide } from './knowledge';
-import { chooseMix, type MixQuestion } from './program/chooseMix';
-import { chooseWalks } from './program/chooseWalks';
-import { Usage } from './program/usage';
+import { chooseMix, type MixQuestion } from './choice/chooseMix';
+import { chooseWalks } from './choice/chooseWalks';
+import { Usage } from './choice/usage';
 import type { Application } from './rates';
 import { addDays, localDate, SQUARE_FEET_PER_ACRE } from './units';
 import { LIBRARY } from './products';
-import { plainMix } from './program/testdata/testMix';
+import { plainMix } from './choice/testdata/testMix';
 
 const FT2 = 5000;
 const WEED = 'annual-bluegrass';

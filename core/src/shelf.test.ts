@@ -2,7 +2,7 @@
 import { checkApplication } from './checker';
 import { parseLabelCsv, parseLabelJson, writeLabelCsv, writeLabelJson } from './formats';
 import { herbicide, treatment } from './knowledge';
-import { chooseMix } from './program/chooseMix';
+import { chooseMix } from './choice/chooseMix';
 import { LIBRARY, shelfLabelSchema, shelfOf } from './products';
 import {
   labelledHerbicide,
@@ -10,7 +10,7 @@ import {
   labelOddities,
   unitPrice,
 } from './products/labelled';
-import { plainMix } from './program/testdata/testMix';
+import { plainMix } from './choice/testdata/testMix';
 
 let next = 0;
 const label = (fields: object = {}) =>

@@ -1,5 +1,5 @@
 import { areaInterval } from '../lawn';
-import type { DamageFinding, UnnamedWeed, WeedFinding, ZoneFinding } from '../program';
+import type { DamageFinding, UnnamedWeed, WeedFinding, ZoneFinding } from '../needs';
 import type { Lawn, WeedPatch } from '../contract/lawn';
 import type { Look, VisitBody } from '../contract/visit';
 

@@ -4,7 +4,7 @@ import { LIBRARY, shelfLabelSchema } from '../products';
 import { diagnosisInputSchema } from '../diagnosis';
 import { standSchema } from '../lawn';
 import type { CheckContext } from '../checker';
-import { ordinanceSchema, seasonRequestSchema } from '../program';
+import { ordinanceSchema, seasonRequestSchema } from '../needs';
 import { materialSchema } from '../rates';
 import { localDateSchema, probeReadingSchema, weatherBundleSchema } from '../weather';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { policySchema } from '../program';
+import { policySchema } from '../needs';
 import { localDateSchema } from '../weather';
 
 const MOST_VERSIONS = 2_000_000_000;

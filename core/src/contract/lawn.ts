@@ -9,7 +9,7 @@ import {
   upkeepSchema,
   zoneSchema,
 } from '../lawn';
-import { clashChoicesSchema } from '../program';
+import { clashChoicesSchema } from '../needs';
 import { TIME_ZONES } from '../units';
 import { localDateSchema } from '../weather';
 import { questionSchema } from './question';

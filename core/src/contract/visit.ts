@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { cause, slugSchema } from '../knowledge';
 import { answersSchema, countTestInputSchema } from '../diagnosis/diagnosisInput';
 import { fieldTestInputSchema } from '../diagnosis/fieldTests';
-import { weedFindingSchema, zoneFindingSchema } from '../program';
+import { weedFindingSchema, zoneFindingSchema } from '../needs';
 import { localDateSchema } from '../weather';
 
 /** What the technician made of a patch. */

@@ -9,8 +9,8 @@ import {
 import { siteFactors } from '../lawn';
 import type { Application } from '../rates';
 import { planSeason } from './planSeason';
-import type { SeasonInput, SeasonRequest } from './seasonInput';
-import type { Season } from './step';
+import type { SeasonInput, SeasonRequest } from '../needs/seasonInput';
+import type { Season } from '../courses/step';
 
 export interface LawnSeason {
   season: Season;

@@ -2,9 +2,9 @@ import { zoneArea } from '../lawn';
 import type { Application } from '../rates';
 import { addDays, daysBetween, localDate } from '../units';
 import { planZone } from './planZone';
-import type { SeasonInput } from './seasonInput';
-import type { Reason } from './reason';
-import type { LookStep, Season, Step } from './step';
+import type { SeasonInput } from '../needs/seasonInput';
+import type { Reason } from '../needs/reason';
+import type { LookStep, Season, Step } from '../courses/step';
 
 /** Days either side of its window in which a record counts as having done a step. */
 const DONE_SLACK_DAYS = 14;

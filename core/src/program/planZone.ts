@@ -3,17 +3,17 @@ import { keyModel } from '../knowledge/key';
 import { preventionWindows } from '../knowledge/preventionWindows';
 import { mainGrass, type Zone } from '../lawn';
 import { addDays, daysBetween, yearOf } from '../units';
-import { applicationsOf } from './applicationsOf';
-import { controlStep } from './controlStep';
-import { feedSteps } from './feedSteps';
-import { fedBy } from './fed';
-import { preventStep } from './preventStep';
-import { protectStep } from './protectStep';
-import type { Reason } from './reason';
-import type { SeasonInput, WeedFinding } from './seasonInput';
-import { seedStep } from './seedStep';
-import type { Clash, ProtectStep, Season, SprayStep } from './step';
-import { zoneCaseOf, type ZoneCase } from './zoneCase';
+import { applicationsOf } from '../courses/applicationsOf';
+import { controlStep } from '../courses/controlStep';
+import { feedSteps } from '../courses/feedSteps';
+import { fedBy } from '../choice/fed';
+import { preventStep } from '../courses/preventStep';
+import { protectStep } from '../courses/protectStep';
+import type { Reason } from '../needs/reason';
+import type { SeasonInput, WeedFinding } from '../needs/seasonInput';
+import { seedStep } from '../courses/seedStep';
+import type { Clash, ProtectStep, Season, SprayStep } from '../courses/step';
+import { zoneCaseOf, type ZoneCase } from '../choice/zoneCase';
 
 /** No product goes on a name that the key was not sure of. */
 const isUnsure = ({ confidence }: WeedFinding): boolean =>

@@ -5,9 +5,9 @@ import { addDays, localDate } from '../units';
 import { testWeather } from '../weather/testdata/testWeather';
 import { lawnSeasonInput } from './lawnSeason';
 import { rateCard } from './rateCard';
-import { seasonRequestSchema } from './seasonInput';
+import { seasonRequestSchema } from '../needs/seasonInput';
 import { testZone } from './testdata/testLawn';
-import { zoneCaseOf } from './zoneCase';
+import { zoneCaseOf } from '../choice/zoneCase';
 
 type Zone = Parameters<typeof testZone>[2];
 

@@ -23,8 +23,8 @@ import {
   type LocalDate,
 } from '../units';
 import { seasonDay } from '../weather';
-import { chooseRate, screenLabel, type MixQuestion } from './chooseMix';
-import { fedWithinGap, nitrogenInYear } from './fed';
+import { chooseRate, screenLabel, type MixQuestion } from '../choice/chooseMix';
+import { fedWithinGap, nitrogenInYear } from '../choice/fed';
 import {
   fertilizerRefusals,
   growthAt,
@@ -32,15 +32,15 @@ import {
   placeRoom,
   UPKEEP_INDEX,
   withinYear,
-} from './nitrogen';
-import { blackoutShuts } from './ordinance';
-import type { Reason } from './reason';
-import { treatmentRefusals } from './screenTreatments';
-import { herbicideHold, seedStep } from './seedStep';
-import { expectedDay, highestAir, toleranceConditions, type ExpectedDay } from './sprayDay';
-import { question } from './sprayQuestion';
-import { hasLadder, tolerance } from './tolerance';
-import { firstFrost, type ZoneCase } from './zoneCase';
+} from '../choice/nitrogen';
+import { blackoutShuts } from '../choice/ordinance';
+import type { Reason } from '../needs/reason';
+import { treatmentRefusals } from '../choice/screenTreatments';
+import { herbicideHold, seedStep } from '../courses/seedStep';
+import { expectedDay, highestAir, toleranceConditions, type ExpectedDay } from '../choice/sprayDay';
+import { question } from '../courses/sprayQuestion';
+import { hasLadder, tolerance } from '../choice/tolerance';
+import { firstFrost, type ZoneCase } from '../choice/zoneCase';
 
 /** What a product's rate on this turf is today: in full, light, not now, or not here at all. */
 export type RateVerdict = 'rate' | 'light' | 'hold' | 'never';

@@ -1,6 +1,6 @@
 import { lawnSeason } from './lawnSeason';
-import { seasonRequestSchema } from './seasonInput';
-import type { Season, SprayStep, Step } from './step';
+import { seasonRequestSchema } from '../needs/seasonInput';
+import type { Season, SprayStep, Step } from '../courses/step';
 import { testZone } from './testdata/testLawn';
 import type { Application } from '../rates';
 import { localDate, type LocalDate } from '../units';

@@ -1,14 +1,21 @@
 import { applicationRules } from '../knowledge';
 import type { LocalDate } from '../units';
-import { chooseTogether, type TogetherAnswer } from './chooseTogether';
-import { chooseWalks, relaxedWishes, type Relaxed, type WalksAnswer } from './chooseWalks';
-import { targetControl, type MixQuestion } from './chooseMix';
-import type { SeasonInput } from './seasonInput';
-import { expectedDay } from './sprayDay';
-import { question } from './sprayQuestion';
-import type { ControlStep, FeedStep, PreventStep, ProtectStep, SeedStep, Step } from './step';
-import { Usage } from './usage';
-import { zoneCaseOf, type ZoneCase } from './zoneCase';
+import { chooseTogether, type TogetherAnswer } from '../choice/chooseTogether';
+import { chooseWalks, relaxedWishes, type Relaxed, type WalksAnswer } from '../choice/chooseWalks';
+import { targetControl, type MixQuestion } from '../choice/chooseMix';
+import type { SeasonInput } from '../needs/seasonInput';
+import { expectedDay } from '../choice/sprayDay';
+import { question } from '../courses/sprayQuestion';
+import type {
+  ControlStep,
+  FeedStep,
+  PreventStep,
+  ProtectStep,
+  SeedStep,
+  Step,
+} from '../courses/step';
+import { Usage } from '../choice/usage';
+import { zoneCaseOf, type ZoneCase } from '../choice/zoneCase';
 
 export interface StepChoices extends WalksAnswer {
   relaxed: Relaxed[];

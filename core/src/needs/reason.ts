@@ -12,3 +12,9 @@ export interface Exclusion {
   herbicide: string;
   reasons: Reason[];
 }
+
+/** A treatment that is not used, and every rule that speaks against it. */
+export interface TreatmentExclusion {
+  treatment: string;
+  reasons: Reason[];
+}

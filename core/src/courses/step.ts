@@ -2,10 +2,14 @@ import type { FeedingLimit } from '../fertility';
 import type { Fertilizer, GrassSlug } from '../knowledge';
 import type { MixProduct } from '../rates';
 import type { LocalDate } from '../units';
-import type { Exclusion, Reason } from './reason';
-import type { StepWindow } from './window';
+import type { Exclusion, Reason, TreatmentExclusion } from '../needs/reason';
+import type { StepWindow } from '../choice/window';
 
 export type StepState = 'open' | 'upcoming' | 'done';
+
+/** A window that has opened is open; a later one is still to come. */
+export const stateOf = (window: StepWindow, today: LocalDate): StepState =>
+  window.opens <= today ? 'open' : 'upcoming';
 
 /** What must hold on the day before the work starts. */
 export type Gate =
@@ -77,12 +81,6 @@ export interface SeedStep extends StepBase {
   /** lb from the bag per 1000 ft²; for plugs, plugs per 1000 ft². */
   ratePer1000: number;
   total: number;
-}
-
-/** A treatment that is not used, and every rule that speaks against it. */
-export interface TreatmentExclusion {
-  treatment: string;
-  reasons: Reason[];
 }
 
 /** Treats an insect or a disease that was found, or prevents one that was here before. */

@@ -1,11 +1,12 @@
 import type { Treatment } from '../knowledge';
 import { preventionWindows } from '../knowledge/preventionWindows';
 import { addDays, SQUARE_FEET_PER_ACRE, yearOf } from '../units';
-import { screenTreatments, type CauseTarget } from './screenTreatments';
+import { screenTreatments, type CauseTarget } from '../choice/screenTreatments';
 import type { ProtectStep, Unmet } from './step';
-import { highestAir } from './sprayDay';
-import { earlier, type StepWindow } from './window';
-import { nextWindow, stateOf, type ZoneCase } from './zoneCase';
+import { highestAir } from '../choice/sprayDay';
+import { earlier, type StepWindow } from '../choice/window';
+import { nextWindow, type ZoneCase } from '../choice/zoneCase';
+import { stateOf } from './step';
 
 /** Days within which damage that was found is treated. */
 const TREAT_WITHIN_DAYS = 10;

@@ -1,7 +1,3 @@
-export * from './applicationsOf';
-export * from './reason';
-export * from './seasonInput';
-export * from './step';
 export { standTolerance, tolerance } from './tolerance';
 export * from './usage';
 export type { StepWindow, WindowBasis } from './window';

@@ -1,14 +1,15 @@
 import { feedingRate, WORTH_FEEDING } from '../fertility';
 import { dayRules, feedingCalendars, feedingRules, grass } from '../knowledge';
 import { addDays, daysBetween, monthOf, SQUARE_FEET_PER_ACRE, yearOf } from '../units';
-import { nitrogenInYear } from './fed';
-import { fertilizersOn, isAsleep, placeRoom, UPKEEP_INDEX } from './nitrogen';
-import { outsideBlackout } from './ordinance';
-import type { Reason } from './reason';
-import { expectedDay, highestAir } from './sprayDay';
+import { nitrogenInYear } from '../choice/fed';
+import { fertilizersOn, isAsleep, placeRoom, UPKEEP_INDEX } from '../choice/nitrogen';
+import { outsideBlackout } from '../choice/ordinance';
+import type { Reason } from '../needs/reason';
+import { expectedDay, highestAir } from '../choice/sprayDay';
 import type { FeedStep, SeedStep } from './step';
-import { earlier, later, soilWindow } from './window';
-import { firstFrost, stateOf, type ZoneCase } from './zoneCase';
+import { earlier, later, soilWindow } from '../choice/window';
+import { firstFrost, type ZoneCase } from '../choice/zoneCase';
+import { stateOf } from './step';
 
 /** Days after a feeding over which the weather decides whether it burns. */
 const FEED_DAYS = 7;

@@ -11,7 +11,7 @@ import {
   type Target,
 } from './chooseMix';
 import { walkSolver, type SolveOptions, type WalkPlan, type WalkProblem } from './exactWalks';
-import type { Exclusion } from './reason';
+import type { Exclusion } from '../needs/reason';
 import { Usage } from './usage';
 
 /** One way to reach the targets: the tanks of its walks, what it costs and what it leaves alive. */

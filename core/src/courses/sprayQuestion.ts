@@ -2,11 +2,11 @@ import { applicationRules, grass } from '../knowledge';
 import type { Shelf } from '../products';
 import { mixComponents, type MixProduct } from '../rates';
 import { daysBetween, localDate, type LocalDate } from '../units';
-import type { MixAnswer, MixQuestion, Target } from './chooseMix';
-import { nitrogenRoom } from './nitrogen';
-import { expectedDay, toleranceConditions } from './sprayDay';
+import type { MixAnswer, MixQuestion, Target } from '../choice/chooseMix';
+import { nitrogenRoom } from '../choice/nitrogen';
+import { expectedDay, toleranceConditions } from '../choice/sprayDay';
 import type { Gate, SeedStep, SprayStep } from './step';
-import type { ZoneCase } from './zoneCase';
+import type { ZoneCase } from '../choice/zoneCase';
 
 /** Days ahead for which today's drought is taken to last. */
 const DROUGHT_HOLDS_DAYS = 3;

@@ -1,12 +1,12 @@
 import { applicationRules, gradeControl } from '../knowledge';
 import type { Shelf, ShelfHerbicide } from '../products';
+import type { MixProduct } from '../rates';
 import { SQUARE_FEET_PER_ACRE, type LocalDate } from '../units';
 import { MOST_WALKS, problemOf, survivors, SUREST } from './chooseWalks';
 import { screenAll, type Candidate, type MixQuestion } from './chooseMix';
 import type { WalkPlan } from './exactWalks';
-import type { Exclusion } from './reason';
+import type { Exclusion, TreatmentExclusion } from '../needs/reason';
 import { screenTreatments, type CauseTarget, type TreatmentCandidate } from './screenTreatments';
-import type { FeedStep, PreventStep, TreatmentExclusion } from './step';
 import { togetherWalks, type Family, type TogetherPlan } from './togetherWalks';
 import type { ZoneCase } from './zoneCase';
 
@@ -22,8 +22,8 @@ export interface TogetherQuestion {
   weeds: MixQuestion | null;
   causes: readonly (CauseTarget & { targetPct: number })[];
   /** The pre-emergent that is planned for the day; it is chosen by its own step. */
-  prevent: Pick<PreventStep, 'products' | 'areaFt2'> | null;
-  feed: Pick<FeedStep, 'fertilizer' | 'productLbPer1000'> | null;
+  prevent: { products: readonly MixProduct[]; areaFt2: number } | null;
+  feed: { fertilizer: string; productLbPer1000: number } | null;
   date: LocalDate;
   airHighF: number;
 }

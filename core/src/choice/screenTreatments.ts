@@ -5,8 +5,7 @@ import { daysBetween, localDate, yearOf, type LocalDate } from '../units';
 import { feedRefusal } from './fed';
 import { nitrogenRoom } from './nitrogen';
 import { unnamedGrass } from './tolerance';
-import type { Reason } from './reason';
-import type { TreatmentExclusion } from './step';
+import type { Reason, TreatmentExclusion } from '../needs/reason';
 import type { ZoneCase } from './zoneCase';
 
 /** An insect or a disease to be treated, or kept from coming. */

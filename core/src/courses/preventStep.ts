@@ -1,12 +1,13 @@
 import type { EmergenceWindow } from '../knowledge';
 import { carrierVolume, mixComponents } from '../rates';
 import { addDays, daysBetween, yearOf } from '../units';
-import { chooseMix, targetControl, type Target } from './chooseMix';
-import { highestAir } from './sprayDay';
+import { chooseMix, targetControl, type Target } from '../choice/chooseMix';
+import { highestAir } from '../choice/sprayDay';
 import { controlRows, question, sprayGates } from './sprayQuestion';
 import type { SeedStep, SprayStep, Unmet } from './step';
-import { earlier } from './window';
-import { nextWindow, stateOf, type ZoneCase } from './zoneCase';
+import { earlier } from '../choice/window';
+import { nextWindow, type ZoneCase } from '../choice/zoneCase';
+import { stateOf } from './step';
 
 /** The pre-emergent of one emergence group, with and without the seeding in its way. */
 export function preventStep(

@@ -2,7 +2,7 @@ import { activeCaps, countingRules, rotationRules } from '../knowledge';
 import type { Shelf, ShelfHerbicide } from '../products';
 import { activesPerAcre, materialRatePerAcre, type Application } from '../rates';
 import { daysBetween, localDate, yearOf, type LocalDate } from '../units';
-import type { Reason } from './reason';
+import type { Reason } from '../needs/reason';
 
 /** A product at its rate on a day, done or planned, on one zone. */
 interface Use {

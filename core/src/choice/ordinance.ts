@@ -1,5 +1,5 @@
 import { addDays, daysBetween, type LocalDate } from '../units';
-import type { Policy } from './seasonInput';
+import type { Policy } from '../needs/seasonInput';
 import type { StepWindow } from './window';
 
 type Blackout = Policy['ordinance']['blackout'];

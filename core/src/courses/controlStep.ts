@@ -9,12 +9,13 @@ import {
   type MixChoice,
   type MixQuestion,
   type Target,
-} from './chooseMix';
-import type { WeedFinding } from './seasonInput';
-import { expectedDay, type ExpectedDay } from './sprayDay';
+} from '../choice/chooseMix';
+import type { WeedFinding } from '../needs/seasonInput';
+import { expectedDay, type ExpectedDay } from '../choice/sprayDay';
 import { controlRows, question, sprayGates } from './sprayQuestion';
 import type { SeedStep, SprayStep, Unmet } from './step';
-import { firstFrost, stateOf, type ZoneCase } from './zoneCase';
+import { firstFrost, type ZoneCase } from '../choice/zoneCase';
+import { stateOf } from './step';
 
 /** Days ahead over which a post-emergent day is looked for, and the longest it may stay open. */
 const SEARCH_DAYS = 150;

@@ -6,8 +6,7 @@ import type { Application } from '../rates';
 import { localDate, yearOf, type LocalDate } from '../units';
 import type { SoilSeason } from '../weather';
 import { fedBy, type Fed } from './fed';
-import type { SeasonInput, WeedFinding } from './seasonInput';
-import type { StepState } from './step';
+import type { SeasonInput, WeedFinding } from '../needs/seasonInput';
 import { Usage } from './usage';
 import { earlier, later, soilWindow, type SoilWindowRule, type StepWindow } from './window';
 
@@ -31,10 +30,6 @@ export interface ZoneCase {
 /** Mean first hard frost of a region in a year. */
 export const firstFrost = (region: Region, year: number): LocalDate =>
   localDate(`${year}-${frostDates[region].first}`);
-
-/** A window that has opened is open; a later one is still to come. */
-export const stateOf = (window: StepWindow, today: LocalDate): StepState =>
-  window.opens <= today ? 'open' : 'upcoming';
 
 /** The zone's weeds: seen on the walk, and grasses of the stand that nobody wants. */
 export function zoneWeeds(input: SeasonInput, zone: Zone): WeedFinding[] {

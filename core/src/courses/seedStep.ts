@@ -3,11 +3,12 @@ import { grass, prodiamineSteps, seedingWindows } from '../knowledge';
 import { desiredCover } from '../lawn';
 import { materialRatePerAcre } from '../rates';
 import { addDays, daysBetween, localDate, yearOf, type LocalDate } from '../units';
-import type { Reason } from './reason';
+import type { Reason } from '../needs/reason';
 import type { SeedStep } from './step';
-import { earlier, later, soilWindow, type StepWindow } from './window';
-import { hasLadder } from './tolerance';
-import { firstFrost, nextWindow, stateOf, type ZoneCase } from './zoneCase';
+import { earlier, later, soilWindow, type StepWindow } from '../choice/window';
+import { hasLadder } from '../choice/tolerance';
+import { firstFrost, nextWindow, type ZoneCase } from '../choice/zoneCase';
+import { stateOf } from './step';
 
 /** Days after a seeding in which the same zone is not seeded again. */
 const SEEDING_REST_DAYS = 240;

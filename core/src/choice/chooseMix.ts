@@ -12,7 +12,7 @@ import type { Shelf, ShelfHerbicide } from '../products';
 import { activesOf, meanResidual } from '../rates';
 import { SQUARE_FEET_PER_ACRE, type LocalDate } from '../units';
 import { feedRefusal, type NitrogenRoom } from './fed';
-import type { Exclusion, Reason } from './reason';
+import type { Exclusion, Reason } from '../needs/reason';
 import { hasLadder, rateCap, recipeOverCap, standTolerance } from './tolerance';
 import type { Usage } from './usage';
 

@@ -9,7 +9,7 @@ import {
   yearOf,
   type LocalDate,
 } from '../units';
-import type { Reason } from './reason';
+import type { Reason } from '../needs/reason';
 
 /** Nitrogen that came, or is planned to come, to a zone on a day, whatever brought it. */
 export interface Fed {

@@ -5,7 +5,7 @@ import { daysBetween, monthOf, yearOf, type LocalDate } from '../units';
 import { fedWithinGap, nitrogenInYear, type NitrogenRoom } from './fed';
 import { seasonDay } from '../weather';
 import { blackoutShuts } from './ordinance';
-import type { Reason } from './reason';
+import type { Reason } from '../needs/reason';
 import { expectedDay } from './sprayDay';
 import { unnamedGrass } from './tolerance';
 import { firstFrost, type ZoneCase } from './zoneCase';

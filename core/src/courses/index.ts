@@ -1,0 +1,2 @@
+export * from './applicationsOf';
+export * from './step';
