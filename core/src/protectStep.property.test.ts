@@ -20,14 +20,14 @@ function plan({
   today = '2026-05-20',
   cause,
   protect,
-  lapsed = [],
+  history = [],
   records = [],
   policy = {},
 }: {
   today?: string;
   cause?: string;
   protect?: 'treat' | 'prevent';
-  lapsed?: string[];
+  history?: string[];
   records?: Application[];
   policy?: object;
 }) {
@@ -46,7 +46,7 @@ function plan({
     testWeather('transition', 1, day),
     [],
     records,
-    new Map([[zone.id, lapsed]]),
+    new Map([[zone.id, history]]),
   );
   return {
     season,
@@ -80,7 +80,7 @@ it('treats grubs that were found with what works on damage, at once', () => {
   ).toBe('R12-not-curative');
 });
 it('prevents what was here before, in the window of the soil', () => {
-  const { steps } = plan({ today: '2026-04-08', lapsed: ['white-grub'] });
+  const { steps } = plan({ today: '2026-04-08', history: ['white-grub'] });
   const step = steps[0]!;
   expect(step.mode).toBe('preventive');
   expect(step.window.basis).toMatchObject({ kind: 'soil', direction: 'rising', thresholdF: 58 });
@@ -147,12 +147,12 @@ it('plans nothing that the checker calls an exceedance', () => {
       fc.constantFrom('treat' as const, 'prevent' as const),
       fc.array(fc.constantFrom(...preventionWindows.map(({ cause }) => cause)), { maxLength: 2 }),
       fc.array(used, { maxLength: 3 }),
-      (offset, cause, protect, lapsed, uses) => {
+      (offset, cause, protect, history, uses) => {
         const today = addDays(localDate('2026-01-10'), offset) as LocalDate;
         const records = uses.map(({ slug, daysAgo }) =>
           put(slug, treatment(slug)!.ratePerAcre![0], addDays(today, -daysAgo)),
         );
-        const { steps } = plan({ today, cause, protect, lapsed: [...new Set(lapsed)], records });
+        const { steps } = plan({ today, cause, protect, history: [...new Set(history)], records });
         for (const step of steps.filter(({ state }) => state !== 'done')) {
           const [application] = applicationsOf(step);
           const over = checkApplication(

@@ -32,7 +32,7 @@ import {
   type Sighting,
   type StepChoices,
   decidedIn,
-  lapsedByZone,
+  historyByZone,
 } from '@alfombra/core/planning';
 
 /** What the screens show of a zone's soil: plain data, so that it can leave a worker. */
@@ -86,8 +86,8 @@ const requestOf = ({
     choices: lawn.choices,
   });
 
-const lapsedOf = ({ lawn, visits, records, company }: SeasonQuestion) =>
-  lapsedByZone(lawn.zones, records, decidedIn(visits), company.today);
+const historyOf = ({ lawn, visits, records, company }: SeasonQuestion) =>
+  historyByZone(lawn.zones, records, decidedIn(visits), company.today);
 
 const inputOf = (question: SeasonQuestion) =>
   lawnSeasonInput(
@@ -95,7 +95,7 @@ const inputOf = (question: SeasonQuestion) =>
     question.weather,
     question.readings,
     question.records,
-    lapsedOf(question),
+    historyOf(question),
   );
 
 /** Every way to do one step. @throws RangeError when there is nothing to choose about it */
@@ -118,7 +118,7 @@ export function ratesView(question: SeasonQuestion, zoneId: string): RateCard {
 export function seasonView(question: SeasonQuestion): SeasonView {
   const { company, lawn, visits, records, readings, weather } = question;
   const request = requestOf({ company, lawn, visits });
-  const { season, soil } = lawnSeason(request, weather, readings, records, lapsedOf(question));
+  const { season, soil } = lawnSeason(request, weather, readings, records, historyOf(question));
   const views = lawn.zones.map((zone): [string, SoilView] => {
     const own = soil.get(zone.id);
     if (!own) throw new RangeError(`no soil season for zone ${zone.id}`);

@@ -2,6 +2,7 @@ import { areaInterval } from '../lawn';
 import type { DamageFinding, UnnamedWeed, WeedFinding, ZoneFinding } from '../needs';
 import type { Lawn, WeedPatch } from '../contract/lawn';
 import type { Look, VisitBody } from '../contract/visit';
+import type { LocalDate } from '../units';
 
 type Looked = VisitBody & { id: string };
 type Drawn = Pick<Lawn, 'zones' | 'weedPatches' | 'patches'>;
@@ -9,7 +10,11 @@ type Drawn = Pick<Lawn, 'zones' | 'weedPatches' | 'patches'>;
 const order = ({ date, id }: { date: string; id: string }) => `${date} ${id}`;
 
 /** What was decided about the place of a look, or `null` when the look was for something else. */
-function damageOf({ patchId, decision }: Look, patches: Drawn['patches']): DamageFinding | null {
+function damageOf(
+  { patchId, decision }: Look,
+  patches: Drawn['patches'],
+  decidedOn: LocalDate,
+): DamageFinding | null {
   if (!decision) return null;
   const cause = decision.kind === 'cannot-tell' ? null : decision.cause;
   const { lookAgainOn } = decision;
@@ -18,6 +23,7 @@ function damageOf({ patchId, decision }: Look, patches: Drawn['patches']): Damag
     patchId,
     ...(number === undefined ? {} : { number }),
     cause,
+    decidedOn,
     ...(lookAgainOn ? { lookAgainOn } : {}),
     ...(decision.kind === 'cause' && (decision.option === 'treat' || decision.option === 'prevent')
       ? { protect: decision.option }
@@ -26,10 +32,19 @@ function damageOf({ patchId, decision }: Look, patches: Drawn['patches']): Damag
 }
 
 /** Weeds of a zone as a look leaves them: the listed ones, and the earlier ones as known but not growing. */
-function weedsAfter(before: readonly WeedFinding[], { weeds }: Look): WeedFinding[] {
+function weedsAfter(
+  before: readonly WeedFinding[],
+  { weeds }: Look,
+  seenOn: LocalDate,
+): WeedFinding[] {
   const listed = new Set(weeds.map(({ weed }) => weed));
   return [
-    ...weeds,
+    ...weeds.map((finding) => {
+      const earlier = before.find(({ weed }) => weed === finding.weed);
+      // What had gone and is back begins anew.
+      const since = earlier?.growing ? (earlier.since ?? seenOn) : seenOn;
+      return { ...finding, since, seenOn };
+    }),
     ...before
       .filter(({ weed }) => !listed.has(weed))
       .map((finding) => ({ ...finding, growing: weeds.length > 0 ? false : finding.growing })),
@@ -78,6 +93,8 @@ export function drawnWeeds(
       cover: Math.min(1, (before?.cover ?? 0) + share),
       stage: before?.stage ? farther(before.stage, stage) : stage,
       growing: true,
+      since: before?.since && before.since < patch.seenOn ? before.since : patch.seenOn,
+      seenOn: before?.seenOn && before.seenOn > patch.seenOn ? before.seenOn : patch.seenOn,
       ...(sure === undefined ? {} : { confidence: sure }),
     });
   }
@@ -102,9 +119,9 @@ export function findingsOf(visits: readonly Looked[], lawn: Drawn): ZoneFinding[
   for (const visit of [...visits].sort((a, b) => (order(a) < order(b) ? -1 : 1))) {
     for (const look of visit.looks) {
       const zone = open(look.zoneId);
-      zone.weeds = weedsAfter(zone.weeds, look);
+      zone.weeds = weedsAfter(zone.weeds, look, visit.date);
       if (look.pointCount) zone.pointCount = look.pointCount;
-      const damage = damageOf(look, lawn.patches);
+      const damage = damageOf(look, lawn.patches, visit.date);
       if (damage) zone.damages.set(damage.patchId ?? 'zone', damage);
     }
   }

@@ -54,21 +54,41 @@ export function protectionOf(
   return protection;
 }
 
-/** Causes by zone that have lapsed: what the season prevents without being asked. */
-export const lapsedByZone = (
+/**
+ * Causes by zone that were found, or prevented, here in this year and the three before: what the season keeps from
+ * coming back without being asked, whatever was done against it this time.
+ */
+export const historyByZone = (
   zones: readonly { id: string }[],
   records: readonly Application[],
   earlier: readonly { cause: string; on: LocalDate }[],
   today: LocalDate,
-): Map<string, string[]> =>
-  new Map(
-    zones.map(({ id }) => [
-      id,
-      Object.entries(protectionOf(id, records, earlier, today)).flatMap(([slug, state]) =>
-        state === 'lapsed' ? [slug] : [],
-      ),
-    ]),
+): Map<string, string[]> => {
+  const recent = (on: LocalDate) => on <= today && yearOf(today) - yearOf(on) <= HISTORY_YEARS;
+  const found = earlier.filter(({ on }) => recent(on)).map(({ cause }) => cause);
+  return new Map(
+    zones.map(({ id }) => {
+      const prevented = records
+        .filter(({ zoneId, date }) => zoneId === id && recent(localDate(date)))
+        .flatMap(({ materials, targets = [] }) =>
+          materials.flatMap(({ kind, slug }) => {
+            const product = kind === 'treatment' ? LIBRARY.treatment(slug) : undefined;
+            if (!product || product.preventive === 0) return [];
+            const meant = product.targets.filter((cause) => targets.includes(cause));
+            // Where nobody said what for, it was for what the product is usually bought for.
+            return meant.length > 0 ? meant : product.targets.slice(0, 1);
+          }),
+        );
+      return [
+        id,
+        [...new Set([...found, ...prevented])].filter((cause) => {
+          const group = causeOf(cause)?.group;
+          return group === 'insect' || group === 'disease';
+        }),
+      ];
+    }),
   );
+};
 
 /** Causes that visits confirmed, with their day. */
 export const decidedIn = (

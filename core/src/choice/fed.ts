@@ -17,6 +17,8 @@ export interface Fed {
   nLbPer1000: number;
   /** Put down as a fertilizer. */
   asFertilizer: boolean;
+  /** Not on record yet. */
+  planned?: boolean;
   materials: { kind: string; slug: string; ratePerAcre: number }[];
 }
 
@@ -44,14 +46,24 @@ export const nitrogenInYear = (fed: readonly Fed[], date: LocalDate): number =>
     .filter((feeding) => yearOf(feeding.date) === yearOf(date))
     .reduce((sum, { nLbPer1000 }) => sum + nLbPer1000, 0);
 
+/** lb N per 1000 ft² that came as a fertilizer on the days from one to another, or is planned to. */
+export const nitrogenBetween = (fed: readonly Fed[], from: LocalDate, to: LocalDate): number =>
+  fed
+    .filter(({ asFertilizer, date }) => asFertilizer && date >= from && date <= to)
+    .reduce((sum, { nLbPer1000 }) => sum + nLbPer1000, 0);
+
+/** Days with more than a trace of nitrogen, in order. */
+export const fedOn = (fed: readonly Fed[]): LocalDate[] =>
+  fed
+    .filter(({ nLbPer1000 }) => nLbPer1000 >= feedingRules.traceLb)
+    .map(({ date }) => date)
+    .sort();
+
 /** Last day with more than a trace of nitrogen that is nearer to a day than the gap, before it or after; `null`: none. */
 export function fedWithinGap(fed: readonly Fed[], date: LocalDate): LocalDate | null {
   return (
-    fed
-      .filter(({ nLbPer1000 }) => nLbPer1000 >= feedingRules.traceLb)
-      .map((feeding) => feeding.date)
+    fedOn(fed)
       .filter((day) => Math.abs(daysBetween(day, date)) < feedingRules.gapDays)
-      .sort()
       .pop() ?? null
   );
 }

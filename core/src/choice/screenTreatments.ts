@@ -1,4 +1,4 @@
-import { rotationRules } from '../knowledge';
+import { countingRules, groupYears, rotationRules } from '../knowledge';
 import type { ShelfTreatment } from '../products';
 import { materialRatePerAcre } from '../rates';
 import { daysBetween, localDate, yearOf, type LocalDate } from '../units';
@@ -24,15 +24,15 @@ export interface TreatmentCandidate {
   rotation: number;
 }
 
-/** Use of treatments on the zone, the latest first. */
+/** Use of treatments on the zone, on record or planned, the latest first. */
 interface TreatmentUse {
   product: ShelfTreatment;
   perAcre: number;
   date: LocalDate;
 }
 
-function usesOf({ records, shelf }: ZoneCase): TreatmentUse[] {
-  return records
+function usesOf({ records, planned, shelf }: ZoneCase): TreatmentUse[] {
+  return [...records, ...planned]
     .flatMap((record) =>
       record.materials.flatMap((material) => {
         const product = material.kind === 'treatment' ? shelf.treatment(material.slug) : undefined;
@@ -50,11 +50,17 @@ function usesOf({ records, shelf }: ZoneCase): TreatmentUse[] {
     .sort((a, b) => (a.date < b.date ? 1 : -1));
 }
 
-/** How many of the latest uses of a kind were of one group without a break. */
-function running(uses: readonly TreatmentUse[], product: ShelfTreatment): number {
+/** How many uses of a product's group stand in a row with one more on a day, that one not counted. */
+function running(uses: readonly TreatmentUse[], product: ShelfTreatment, date: LocalDate): number {
   const own = uses.filter((use) => use.product.kind === product.kind);
-  const other = own.findIndex((use) => use.product.group !== product.group);
-  return other < 0 ? own.length : other;
+  const inARow = (list: readonly TreatmentUse[]) => {
+    const other = list.findIndex((use) => use.product.group !== product.group);
+    return other < 0 ? list.length : other;
+  };
+  return (
+    inARow(own.filter((use) => use.date <= date)) +
+    inARow(own.filter((use) => use.date > date).reverse())
+  );
 }
 
 /** How many uses of a product's group in a row a cause allows. */
@@ -66,6 +72,41 @@ function mostRunning(product: ShelfTreatment, cause: string): number {
 
 const yearUses = (uses: readonly TreatmentUse[], product: ShelfTreatment, date: LocalDate) =>
   uses.filter((use) => use.product.slug === product.slug && yearOf(use.date) === yearOf(date));
+
+/** Amount per acre in the year of a day, or in the half years around it if that is more. */
+function usedOf(uses: readonly TreatmentUse[], product: ShelfTreatment, date: LocalDate): number {
+  const same = uses.filter((use) => use.product.slug === product.slug);
+  const sum = (list: readonly TreatmentUse[]) =>
+    list.reduce((total, use) => total + use.perAcre, 0);
+  return Math.max(
+    sum(same.filter((use) => yearOf(use.date) === yearOf(date))),
+    sum(same.filter((use) => Math.abs(daysBetween(use.date, date)) < countingRules.seasonDays)),
+  );
+}
+
+/** Whether the year still allows one more day with a mode of action, over every product of it. */
+function groupRefusals(
+  product: ShelfTreatment,
+  date: LocalDate,
+  uses: readonly TreatmentUse[],
+): Reason[] {
+  const max = groupYears[product.group];
+  if (max === undefined || product.kind === 'growth-regulator') return [];
+  const days = new Set(
+    uses
+      .filter(
+        (use) =>
+          use.product.group === product.group &&
+          use.product.kind === product.kind &&
+          yearOf(use.date) === yearOf(date) &&
+          use.date !== date,
+      )
+      .map((use) => use.date),
+  );
+  return days.size + 1 > max
+    ? [{ rule: 'R14-group-year', inputs: { mode: product.group, used: days.size, max } }]
+    : [];
+}
 
 function labelRefusals(
   zoneCase: ZoneCase,
@@ -87,7 +128,7 @@ function labelRefusals(
     refuse('R03-too-hot', { airHighF: Math.round(airHighF), maxF: product.hotAboveF });
   }
   const year = yearUses(uses, product, date);
-  const used = year.reduce((sum, use) => sum + use.perAcre, 0);
+  const used = usedOf(uses, product, date);
   if (product.maxPerYear !== null && used + rate > product.maxPerYear) {
     refuse('R14-year-amount', {
       used,
@@ -99,13 +140,15 @@ function labelRefusals(
   if (product.maxApplications !== null && year.length + 1 > product.maxApplications) {
     refuse('R14-year-count', { used: year.length, max: product.maxApplications });
   }
-  const last = uses.find((use) => use.product.slug === product.slug);
-  if (last && product.minIntervalDays !== null) {
-    const days = Math.abs(daysBetween(last.date, date));
-    if (days < product.minIntervalDays) {
-      refuse('R15-interval', { days, min: product.minIntervalDays });
-    }
+  const days = Math.min(
+    ...uses
+      .filter((use) => use.product.slug === product.slug)
+      .map((use) => Math.abs(daysBetween(use.date, date))),
+  );
+  if (product.minIntervalDays !== null && days < product.minIntervalDays) {
+    refuse('R15-interval', { days, min: product.minIntervalDays });
   }
+  reasons.push(...groupRefusals(product, date, uses));
   const off = unnamedGrass(product, zoneCase.grasses);
   if (off) refuse('R01-off-label', { species: off });
   const feeds = feedRefusal(product, rate, () => nitrogenRoom(zoneCase, date, airHighF));
@@ -156,7 +199,7 @@ export function screenTreatments(
     // What has begun to feed is met in full; what is awaited by the low rate of a fungicide.
     const rate = product.ratePerAcre[mode === 'preventive' && product.kind === 'fungicide' ? 0 : 1];
     const reasons = labelRefusals(zoneCase, product, rate, date, airHighF, uses);
-    if (running(uses, product) >= mostRunning(product, cause)) {
+    if (running(uses, product, date) >= mostRunning(product, cause)) {
       reasons.push({ rule: 'R16-rotation', inputs: { mode: product.group } });
     }
     if (reasons.length > 0) {
@@ -168,10 +211,10 @@ export function screenTreatments(
       product,
       ratePerAcre: rate,
       left: {
-        amount: (product.maxPerYear ?? Infinity) - year.reduce((sum, use) => sum + use.perAcre, 0),
+        amount: (product.maxPerYear ?? Infinity) - usedOf(uses, product, date),
         count: (product.maxApplications ?? Infinity) - year.length,
       },
-      rotation: mostRunning(product, cause) - running(uses, product),
+      rotation: mostRunning(product, cause) - running(uses, product, date),
     });
   }
   return { passing, excluded };

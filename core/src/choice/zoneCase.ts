@@ -23,9 +23,17 @@ export interface ZoneCase {
   weeds: WeedFinding[];
   records: readonly Application[];
   usage: Usage;
+  /** Work that is planned already: what follows keeps clear of its limits. */
+  planned: Application[];
   /** Nitrogen on record, and what planned work for another purpose brings. */
   fed: Fed[];
 }
+
+/** Mean first hard frost in a year: the station's own, or the region's. */
+export const hardFrost = (
+  { frost, region }: Pick<SeasonInput, 'frost' | 'region'>,
+  year: number,
+): LocalDate => (frost ? localDate(`${year}-${frost}`) : firstFrost(region, year));
 
 /** Mean first hard frost of a region in a year. */
 export const firstFrost = (region: Region, year: number): LocalDate =>
@@ -79,6 +87,7 @@ export function zoneCaseOf(input: SeasonInput, zone: Zone): ZoneCase {
     weeds: zoneWeeds(input, zone),
     records,
     usage: Usage.of(records, shelf),
+    planned: [],
     fed: records.map((record) => fedBy(record, shelf)),
   };
 }

@@ -1,7 +1,10 @@
 import { applicationRules, dayRules, weed as weedOf, type Region } from '../knowledge';
+import { perennialSummer, walkRules } from '../knowledge/programmes';
+import { workId } from '../needs/need';
 import { standSeason } from '../lawn';
 import { carrierVolume, type MixProduct } from '../rates';
 import { addDays, daysBetween, monthInWindow, monthOf, yearOf, type LocalDate } from '../units';
+import type { ControlTask } from './controlProgress';
 import {
   chooseMix,
   targetControl,
@@ -10,18 +13,20 @@ import {
   type MixQuestion,
   type Target,
 } from '../choice/chooseMix';
-import type { WeedFinding } from '../needs/seasonInput';
+import type { SeasonInput, WeedFinding } from '../needs/seasonInput';
 import { expectedDay, type ExpectedDay } from '../choice/sprayDay';
 import { controlRows, question, sprayGates } from './sprayQuestion';
-import type { SeedStep, SprayStep, Unmet } from './step';
-import { firstFrost, type ZoneCase } from '../choice/zoneCase';
+import type { ControlStep, SeedStep, Unmet } from './step';
+import { hardFrost, type ZoneCase } from '../choice/zoneCase';
 import { stateOf } from './step';
 
 /** Days ahead over which a post-emergent day is looked for, and the longest it may stay open. */
-const SEARCH_DAYS = 150;
+const SEARCH_DAYS = 270;
 const LONGEST_WINDOW = 28;
 /** A window shorter than this is taken only when no better one comes. */
 const DECENT_WINDOW = 2;
+/** Walks that are laid out ahead in one zone. */
+const MOST_WALKS_AHEAD = 8;
 /** Past these days the search goes by weeks: normals change slowly. */
 const DAILY_SEARCH_DAYS = 21;
 const COARSE_STEP_DAYS = 5;
@@ -33,17 +38,19 @@ const COLD_HARDY_AIR_F = 40;
 const WINTER_ANNUAL_ENDS_F = 68;
 /** Weeks before the first frost in which a summer annual is left to it. */
 const FROST_WEEKS = 6;
+/** A weed that comes up in soil as warm as this is killed to the ground by frost, °F. */
+const TENDER_FROM_F = 55;
 
 /** True on a day when a weed grows and is worth spraying. */
 function weedIsUp(
   finding: WeedFinding,
-  region: Region,
+  input: Pick<SeasonInput, 'region' | 'frost'>,
   date: LocalDate,
   day: ExpectedDay,
 ): boolean {
   const entry = weedOf(finding.weed);
   if (!entry) return false;
-  const months = entry.months[region];
+  const months = entry.months[input.region];
   if (months && !monthInWindow(monthOf(date), months)) return false;
   const soilF = day.soilF ?? GROWING_SOIL_F;
   if (entry.lifeCycle.startsWith('winter-annual')) {
@@ -53,11 +60,23 @@ function weedIsUp(
   if (entry.emergenceDirection === 'rising' && day.soilRising && soilF < entry.emergenceF) {
     return false;
   }
-  if (entry.category === 'grassy-annual') {
-    const frost = firstFrost(region, yearOf(date));
-    return daysBetween(date, frost) >= FROST_WEEKS * 7;
-  }
-  return true;
+  const toFrost = daysBetween(date, hardFrost(input, yearOf(date)));
+  if (entry.category === 'grassy-annual') return toFrost >= FROST_WEEKS * 7;
+  const tender = entry.emergenceDirection === 'rising' && entry.emergenceF >= TENDER_FROM_F;
+  // What frost has killed to the ground, or is about to, takes nothing up.
+  return !tender || monthOf(date) <= 6 || toFrost >= walkRules.daysBeforeFrost;
+}
+
+/** Whether the weed is left for the fall, in which the same walk does more. */
+function waitsForFall(finding: WeedFinding, region: Region, date: LocalDate): boolean {
+  const entry = weedOf(finding.weed);
+  const summer = perennialSummer[region];
+  return (
+    entry?.category === 'broadleaf' &&
+    entry.lifeCycle === 'perennial' &&
+    summer !== null &&
+    monthInWindow(monthOf(date), summer)
+  );
 }
 
 /** A walk on a day: who is hit, where, and with what. */
@@ -84,7 +103,7 @@ class WalkSearch {
   constructor(
     private readonly zoneCase: ZoneCase,
     private readonly seed: SeedStep | null,
-    private readonly weeds: readonly WeedFinding[],
+    private readonly tasks: readonly ControlTask[],
   ) {
     const { shelf } = zoneCase;
     this.feedsToo = shelf.herbicides.some(
@@ -96,13 +115,21 @@ class WalkSearch {
     const { input, season, areaFt2, usage } = this.zoneCase;
     const day = expectedDay(season, date);
     if (isFrozen(day)) return null;
-    const up = this.weeds.filter((finding) => weedIsUp(finding, input.region, date, day));
+    const up = this.tasks
+      .filter(({ notBefore }) => notBefore === null || notBefore <= date)
+      .map(({ finding }) => finding)
+      .filter(
+        (finding) =>
+          weedIsUp(finding, input, date, day) && !waitsForFall(finding, input.region, date),
+      );
     if (up.length === 0) return null;
     const cover = Math.min(
       1,
       up.reduce((sum, finding) => sum + finding.cover, 0),
     );
     const method = cover < applicationRules.spotBelowCover ? 'spot' : 'zone';
+    // In heat there are spots only.
+    if (method === 'zone' && day.airHighF > applicationRules.lightRateAboveF) return null;
     const treatedFt2 =
       method === 'spot' ? Math.max(1, areaFt2 * cover * applicationRules.spotFactor) : areaFt2;
     const targets: Target[] = up.map(({ weed, stage }) => ({
@@ -173,6 +200,7 @@ class WalkSearch {
       const next = addDays(closes, 1);
       const day = expectedDay(this.zoneCase.season, next);
       if (isFrozen(day)) break;
+      if (!this.stillUp(walk, next, day)) break;
       const asked = question(this.zoneCase, 'post', walk.within, next, this.seed, {
         treatedFt2: walk.treatedFt2,
         airHighF: day.airHighF,
@@ -182,6 +210,16 @@ class WalkSearch {
       closes = next;
     }
     return closes;
+  }
+
+  /** Whether every weed of a walk is there to be hit on a later day, by as much ground as may be sprayed then. */
+  private stillUp({ within, method }: Walk, date: LocalDate, day: ExpectedDay): boolean {
+    const { input } = this.zoneCase;
+    if (method === 'zone' && day.airHighF > applicationRules.lightRateAboveF) return false;
+    return within.every(({ weed }) => {
+      const finding = this.zoneCase.weeds.find((entry) => entry.weed === weed);
+      return finding === undefined || weedIsUp(finding, input, date, day);
+    });
   }
 
   /** The first walk whose window is decent, or else the first at all. */
@@ -207,7 +245,8 @@ class WalkSearch {
 function stepOf(
   zoneCase: ZoneCase,
   { walk, closes }: { walk: Walk; closes: LocalDate },
-): SprayStep {
+  tasks: readonly ControlTask[],
+): ControlStep {
   const { input, zone, season } = zoneCase;
   const { best, answer, targets, within, treatedFt2, method } = walk;
   const window = {
@@ -216,7 +255,11 @@ function stepOf(
     closes,
     basis: { kind: 'air' as const },
   };
-  const lead = targets.map(({ weed }) => weed).sort()[0];
+  const served = tasks
+    .filter(({ finding }) => within.some(({ weed }) => weed === finding.weed))
+    .sort((a, b) => (a.finding.weed < b.finding.weed ? -1 : 1));
+  const serves = served.map(({ need, done }) => workId(need, 'walk', done + 1));
+  const later = served.filter(({ waitsForLook }) => waitsForLook);
   const coverPct = Math.round(
     100 *
       zoneCase.weeds
@@ -224,7 +267,8 @@ function stepOf(
         .reduce((sum, { cover }) => sum + cover, 0),
   );
   return {
-    id: `${zone.id}:control:${lead}:${yearOf(walk.date)}`,
+    id: serves[0]!,
+    serves,
     kind: 'control',
     zoneId: zone.id,
     group: 'post-emergent',
@@ -239,7 +283,15 @@ function stepOf(
     control: controlRows(answer, within),
     testSpot: best.testSpot,
     gates: sprayGates(best.products, 'post', zoneCase.shelf),
+    ...(later.length === served.length && later.length > 0
+      ? { waitsFor: { condition: 'look' as const, expected: walk.date } }
+      : {}),
     because: [
+      ...served.flatMap(({ finding, done, rounds }) =>
+        rounds > 1
+          ? [{ rule: 'control-round', inputs: { weed: finding.weed, round: done + 1, of: rounds } }]
+          : [],
+      ),
       { rule: method === 'spot' ? 'control-spot' : 'control-zone', inputs: { coverPct } },
       {
         rule: 'control-tolerated',
@@ -256,33 +308,66 @@ function stepOf(
   };
 }
 
+/** A task after one more walk; `null` when that was its last, or it is expected to be gone. */
+function afterWalk(task: ControlTask, { best, date }: Walk): ControlTask | null {
+  const { finding } = task;
+  const done = task.done + 1;
+  if (done >= task.rounds) return null;
+  const [interval] = weedOf(finding.weed)?.intervalDays ?? [walkRules.usualResultDays];
+  return {
+    ...task,
+    done,
+    survive: task.survive * (1 - (best.control[finding.weed] ?? 0) / 100),
+    notBefore: addDays(date, Math.max(interval, best.minIntervalDays)),
+    waitsForLook: true,
+  };
+}
+
 /**
- * The next post-emergent walk of a zone over some of its weeds: the first days on which a product
- * works that every desired grass takes, and how long they stay so.
- * @param weeds growing weeds that no walk is planned for yet
- * @returns the step, and the weeds that it does not reach with the reason
+ * The post-emergent walks of a zone, one after the other: each on the first days on which a product works that every
+ * desired grass takes, for all the weeds whose turn it is; then the next, as often as the weeds ask.
+ * @param tasks weeds that still have walks before them
+ * @param reserve notes a planned walk, so that the next keeps clear of its limits
+ * @returns the steps in order, and the weeds that nothing reaches, with the reason
  */
-export function controlStep(
+export function controlSteps(
   zoneCase: ZoneCase,
   seed: SeedStep | null,
-  weeds: readonly WeedFinding[],
-): { step: SprayStep | null; waiting: WeedFinding[]; unmet: Unmet[] } {
+  tasks: readonly ControlTask[],
+  reserve: (step: ControlStep) => void,
+): { steps: ControlStep[]; unmet: Unmet[] } {
   const unmetBy = (rule: string, list: readonly string[]): Unmet[] =>
     list.map((weed) => ({ zoneId: zoneCase.zone.id, weed, reason: { rule, inputs: { weed } } }));
-  const found = new WalkSearch(zoneCase, seed, weeds).first();
-  if (!found) {
-    const slugs = weeds.map(({ weed }) => weed);
-    return { step: null, waiting: [], unmet: unmetBy('control-no-product', slugs) };
+  const steps: ControlStep[] = [];
+  const unmet: Unmet[] = [];
+  let open = [...tasks];
+  while (open.length > 0 && steps.length < MOST_WALKS_AHEAD) {
+    const found = new WalkSearch(zoneCase, seed, open).first();
+    if (!found) break;
+    const step = stepOf(zoneCase, found, open);
+    const reached = new Set(step.control.map(({ weed }) => weed));
+    const missed = found.walk.targets.map(({ weed }) => weed).filter((weed) => !reached.has(weed));
+    steps.push(step);
+    reserve(step);
+    unmet.push(...unmetBy('control-no-product', missed));
+    open = open.flatMap((task) => {
+      const { weed } = task.finding;
+      if (missed.includes(weed)) return [];
+      return reached.has(weed) ? (afterWalk(task, found.walk) ?? []) : [task];
+    });
   }
-  const step = stepOf(zoneCase, found);
-  const targeted = found.walk.targets.map(({ weed }) => weed);
-  const reached = new Set(step.control.map(({ weed }) => weed));
-  return {
-    step,
-    waiting: weeds.filter(({ weed }) => !targeted.includes(weed)),
-    unmet: unmetBy(
+  const named = new Set(steps.flatMap(({ control }) => control.map(({ weed }) => weed)));
+  // What has had a walk, or has one planned, and finds no day for the next has not been left without a product.
+  const left = open.map(({ finding, done }) => ({ weed: finding.weed, done }));
+  unmet.push(
+    ...unmetBy(
       'control-no-product',
-      targeted.filter((weed) => !reached.has(weed)),
+      left.filter(({ weed, done }) => done === 0 && !named.has(weed)).map(({ weed }) => weed),
     ),
-  };
+    ...unmetBy(
+      'control-no-day',
+      left.filter(({ weed, done }) => done > 0 || named.has(weed)).map(({ weed }) => weed),
+    ),
+  );
+  return { steps, unmet };
 }

@@ -1,19 +1,41 @@
-import type { Treatment } from '../knowledge';
-import { preventionWindows } from '../knowledge/preventionWindows';
-import { addDays, SQUARE_FEET_PER_ACRE, yearOf } from '../units';
 import { screenTreatments, type CauseTarget } from '../choice/screenTreatments';
-import type { ProtectStep, Unmet } from './step';
-import { highestAir } from '../choice/sprayDay';
-import { earlier, type StepWindow } from '../choice/window';
+import { expectedDay, highestAir } from '../choice/sprayDay';
+import { earlier, later, type StepWindow } from '../choice/window';
 import { nextWindow, type ZoneCase } from '../choice/zoneCase';
-import { stateOf } from './step';
+import { cause as causeOf, dayRules, type Treatment } from '../knowledge';
+import { preventionWindows, type PreventionWindow } from '../knowledge/preventionWindows';
+import { cureRules, protectionRounds, walkRules } from '../knowledge/programmes';
+import { needId, workId, type Need } from '../needs/need';
+import type { DamageFinding } from '../needs/seasonInput';
+import {
+  addDays,
+  daysBetween,
+  localDate,
+  monthInWindow,
+  monthOf,
+  SQUARE_FEET_PER_ACRE,
+  yearOf,
+  type LocalDate,
+} from '../units';
+import { stateOf, type ProtectStep, type Unmet } from './step';
 
-/** Days within which damage that was found is treated. */
-const TREAT_WITHIN_DAYS = 10;
 /** Carrier on leaves and for what must reach the soil, gal per 1000 ft². */
 const CARRIER = { leaf: 2, soil: 4 } as const;
 /** Water that carries a product to the roots, in. */
 const SOIL_WATER_IN = 0.1;
+/** Days ahead over which a day of a cause's own season is looked for. */
+const SEASON_AHEAD_DAYS = 45;
+/** A record this many days before its window opens, or after it closes, belongs to it. */
+const SLACK_DAYS = 30;
+
+/** What is done against a cause in a zone, and how far it has come. */
+export interface Protected {
+  need: Need;
+  steps: ProtectStep[];
+  unmet: Unmet[];
+  /** Day of the return that shows the result. */
+  lookOn: LocalDate | null;
+}
 
 /** The better product first: how well it works, how sure its label is, then its cost. */
 const byWorth =
@@ -23,50 +45,52 @@ const byWorth =
     Number(b.residential === 'yes') - Number(a.residential === 'yes') ||
     (a.usdPer1000Invented ?? 99) - (b.usdPer1000Invented ?? 99);
 
-function windowFor(
-  zoneCase: ZoneCase,
-  cause: string,
-  mode: CauseTarget['mode'],
-): StepWindow | null {
-  const { today } = zoneCase.input;
-  if (mode === 'curative') {
-    return {
-      opens: today,
-      best: today,
-      closes: addDays(today, TREAT_WITHIN_DAYS),
-      basis: { kind: 'calendar' },
-    };
-  }
-  const rule = preventionWindows.find((entry) => entry.cause === cause);
-  return rule ? nextWindow(zoneCase.season, rule, today) : null;
+/** Days on record with something against a cause, whoever put it down; what did little of its work left out. */
+function treatedOn(
+  { records, shelf }: ZoneCase,
+  { cause, mode }: CauseTarget,
+  need: string,
+  from: LocalDate,
+  to: LocalDate,
+): LocalDate[] {
+  const days = records
+    .filter((record) => (record.effect ?? 1) >= walkRules.leastEffect)
+    .filter(
+      ({ stepId, materials }) =>
+        stepId?.startsWith(`${need}/`) ||
+        materials.some(({ kind, slug }) => {
+          const product = kind === 'treatment' ? shelf.treatment(slug) : undefined;
+          return product !== undefined && product.targets.includes(cause) && product[mode] > 0;
+        }),
+    )
+    .map(({ date }) => localDate(date))
+    .filter((date) => date >= from && date <= to);
+  return [...new Set(days)].sort();
 }
 
-/**
- * Treats or prevents an insect or a disease of a zone: the product that works best within its label,
- * the year and the rotation, and why the others were left out.
- */
-export function protectStep(
+/** One treatment on a window's best day: what works best within its label, the year and the rotation. */
+function treatmentStep(
   zoneCase: ZoneCase,
-  cause: string,
-  mode: CauseTarget['mode'],
-): { step: ProtectStep | null; unmet: Unmet[] } {
+  { cause, mode }: CauseTarget,
+  window: StepWindow,
+  address: { need: string; round: number; of: number },
+  groups: (group: string) => boolean = () => true,
+): ProtectStep | null {
   const { input, zone, areaFt2, season } = zoneCase;
-  const nothing = (rule: string) => ({
-    step: null,
-    unmet: [{ zoneId: zone.id, weed: cause, reason: { rule, inputs: { cause } } }],
-  });
-  const window = windowFor(zoneCase, cause, mode);
-  if (!window) return nothing('protect-no-window');
   const airHighF = highestAir(season, window.best, earlier(addDays(window.best, 3), window.closes));
   const grade = (product: Treatment) => product[mode];
   const { passing, excluded } = screenTreatments(zoneCase, { cause, mode }, window.best, airHighF);
-  const best = passing.sort((a, b) => byWorth(grade)(a.product, b.product))[0];
-  if (!best || best.product.unit === null) return nothing('protect-no-product');
+  const best = passing
+    .filter(({ product }) => groups(product.group))
+    .sort((a, b) => byWorth(grade)(a.product, b.product))[0];
+  if (!best || best.product.unit === null) return null;
   const { product, ratePerAcre: rate } = best;
   const granular = product.form === 'granule';
   const water = product.waterInIn ?? 0;
-  const step: ProtectStep = {
-    id: `${zone.id}:protect:${cause}:${mode}:${yearOf(window.best)}`,
+  const id = workId(address.need, 'treat', address.round);
+  return {
+    id,
+    serves: [id],
     kind: 'protect',
     zoneId: zone.id,
     window,
@@ -95,11 +119,230 @@ export function protectStep(
     because: [
       { rule: mode === 'curative' ? 'protect-found' : 'protect-history', inputs: { cause } },
       {
-        rule: 'protect-best',
+        rule: grade(product) >= 2 ? 'protect-best' : 'protect-partly',
         inputs: { mode: product.group, grade: grade(product), days: product.residualDays ?? 0 },
       },
+      ...(address.of > 1
+        ? [{ rule: 'protect-round', inputs: { round: address.round, of: address.of } }]
+        : []),
     ],
     excluded,
   };
-  return { step, unmet: [] };
+}
+
+/** Whether a cause can be at work in the soil of a day, where a product would meet it. */
+function inSeason({ input, season }: ZoneCase, cause: string, date: LocalDate): boolean {
+  const entry = causeOf(cause);
+  const { soilF } = expectedDay(season, date);
+  if (!entry) return false;
+  const months = entry.months[input.region];
+  if (months && !monthInWindow(monthOf(date), months)) return false;
+  if (soilF === null) return true;
+  return soilF > dayRules.frozenF && soilF >= entry.soilF[0] && soilF <= entry.soilF[1];
+}
+
+/** The days from one on in which a cause is at work; `null` where its season has not come soon. */
+function cureWindow(zoneCase: ZoneCase, cause: string, from: LocalDate): StepWindow | null {
+  for (let ahead = 0; ahead <= SEASON_AHEAD_DAYS; ahead += 1) {
+    const opens = addDays(from, ahead);
+    if (!inSeason(zoneCase, cause, opens)) continue;
+    let closes = opens;
+    while (
+      daysBetween(opens, closes) < cureRules.withinDays &&
+      inSeason(zoneCase, cause, addDays(closes, 1))
+    ) {
+      closes = addDays(closes, 1);
+    }
+    return { opens, best: opens, closes, basis: { kind: 'calendar' } };
+  }
+  return null;
+}
+
+/**
+ * Treats a cause that was found: once in its own season, then looks; what is still there is met with another mode of
+ * action, and after that it is no longer a matter of products.
+ */
+export function cureCourse(zoneCase: ZoneCase, cause: string, damage: DamageFinding): Protected {
+  const { input, zone } = zoneCase;
+  const { today } = input;
+  const since = damage.decidedOn ?? localDate(`${yearOf(today)}-01-01`);
+  const cycle = String(yearOf(since));
+  const place = { zoneId: zone.id };
+  const id = needId({ kind: 'cure', subject: cause, place, cycle });
+  const identity = { id, kind: 'cure' as const, subject: cause, place, cycle };
+  const target: CauseTarget = { cause, mode: 'curative' };
+  const group = causeOf(cause)?.group === 'insect' ? 'insect' : 'disease';
+  const treated = treatedOn(zoneCase, target, id, addDays(since, -SLACK_DAYS), today);
+  const last = treated.at(-1);
+  const resultOn = last ? addDays(last, cureRules.resultDays[group]) : null;
+  const answer = input.looks
+    .filter(({ needId: of, date }) => of === id && (!last || date > last))
+    .sort((a, b) => (a.date < b.date ? -1 : 1))
+    .pop()?.seen;
+  const again =
+    last !== undefined &&
+    ((resultOn !== null && since >= addDays(resultOn, -walkRules.seenEarlyDays)) ||
+      (answer !== undefined && answer !== 'gone'));
+  const need = (state: Need['state'], reason?: Need['reason']): Need => ({
+    ...identity,
+    state,
+    course: group === 'insect' ? 'insect-cure' : 'fungicide',
+    ways: [group === 'insect' ? 'insect-cure' : 'fungicide', 'look-again'],
+    ...(reason ? { reason } : {}),
+  });
+  const done = treated.length;
+  if (last && resultOn && !again) {
+    const waits = answer === undefined && today <= addDays(resultOn, walkRules.lookOpenDays);
+    return {
+      need: need(waits ? 'waiting' : 'met', {
+        rule: waits ? 'protect-look' : 'protect-treated',
+        inputs: { cause, on: resultOn },
+      }),
+      steps: [],
+      unmet: [],
+      lookOn: waits ? resultOn : null,
+    };
+  }
+  const giveUp = (rule: string): Protected => {
+    const reason = { rule, inputs: { cause } };
+    return {
+      need: need(rule === 'protect-failed' ? 'failed' : 'givenUp', reason),
+      steps: [],
+      unmet: [{ zoneId: zone.id, weed: cause, reason }],
+      lookOn: null,
+    };
+  };
+  if (done >= cureRules.mostRounds) return giveUp('protect-failed');
+  const window = cureWindow(zoneCase, cause, last ? later(today, addDays(last, 7)) : today);
+  if (!window) return giveUp('protect-out-of-season');
+  const step = treatmentStep(zoneCase, target, window, {
+    need: id,
+    round: done + 1,
+    of: done + 1,
+  });
+  if (!step) return giveUp('protect-no-product');
+  return { need: need(done > 0 ? 'underWay' : 'planned'), steps: [step], unmet: [], lookOn: null };
+}
+
+/** The rounds of one season against a cause, and those that are on record. */
+function roundsIn(
+  zoneCase: ZoneCase,
+  cause: string,
+  rule: PreventionWindow,
+): { need: Need; steps: ProtectStep[] } | null {
+  const { input, zone, season } = zoneCase;
+  const { rounds, everyDays } = protectionRounds(cause);
+  const span = (rounds - 1) * everyDays;
+  const target: CauseTarget = { cause, mode: 'preventive' };
+  const place = { zoneId: zone.id };
+  const idOf = (year: number) =>
+    needId({ kind: 'protect', subject: cause, place, cycle: String(year) });
+  const treatedIn = (window: StepWindow) =>
+    treatedOn(
+      zoneCase,
+      target,
+      idOf(yearOf(window.best)),
+      addDays(window.opens, -SLACK_DAYS),
+      addDays(window.closes, span + SLACK_DAYS),
+    );
+  // A season that has begun goes on by its own days, though the soil has passed its window.
+  const window = nextWindow(season, rule, addDays(input.today, -span - SLACK_DAYS));
+  if (!window) return null;
+  const begun = treatedIn(window);
+  const open =
+    begun.length > 0 || window.closes >= input.today
+      ? { ...window, best: later(window.best, earlier(input.today, window.closes)) }
+      : nextWindow(season, rule, input.today);
+  if (!open) return null;
+  const cycle = String(yearOf(open.best));
+  const id = idOf(yearOf(open.best));
+  const need = (state: Need['state'], reason?: Need['reason']): Need => ({
+    id,
+    kind: 'protect',
+    subject: cause,
+    place,
+    cycle,
+    state,
+    course: rounds > 1 ? 'protection-rounds' : 'protection',
+    ways: [rounds > 1 ? 'protection-rounds' : 'protection'],
+    ...(reason ? { reason } : {}),
+  });
+  const steps: ProtectStep[] = [];
+  const reserved: ZoneCase = { ...zoneCase, planned: [...zoneCase.planned] };
+  let last = begun.at(-1) ?? null;
+  for (let round = begun.length + 1; round <= rounds; round += 1) {
+    const from: LocalDate = last ? addDays(last, everyDays) : open.opens;
+    const due = last ? later(from, input.today) : open.best;
+    // A round this late comes after what it was to prevent.
+    if (last && daysBetween(from, input.today) > everyDays) break;
+    const own: StepWindow = last
+      ? { opens: from, best: due, closes: addDays(due, 7), basis: { kind: 'calendar' } }
+      : open;
+    const step = treatmentStep(
+      reserved,
+      target,
+      own,
+      { need: id, round, of: rounds },
+      (group) => !rule.groups || rule.groups.includes(group) !== rule.others,
+    );
+    if (!step) break;
+    steps.push(step);
+    reserved.planned.push({
+      id: step.id,
+      zoneId: zone.id,
+      date: own.best,
+      areaFt2: zoneCase.areaFt2,
+      materials: [{ kind: 'treatment', slug: step.treatment, amount: step.total, unit: step.unit }],
+    });
+    last = own.best;
+  }
+  if (steps.length === 0 && begun.length === 0) return null;
+  return {
+    need:
+      steps.length > 0
+        ? need(begun.length > 0 ? 'underWay' : 'planned')
+        : need('met', { rule: 'protect-done', inputs: { cause, on: begun.at(-1) as string } }),
+    steps,
+  };
+}
+
+/**
+ * Keeps a cause from coming back, in its season: as many rounds as it asks for, the modes of action taking turns.
+ * Slow products have a window of their own before that of the quick ones.
+ */
+export function protectCourse(zoneCase: ZoneCase, cause: string): Protected {
+  const { zone, input } = zoneCase;
+  const found = preventionWindows
+    .filter((entry) => entry.cause === cause)
+    .flatMap((rule) => roundsIn(zoneCase, cause, rule) ?? [])
+    .sort((a, b) => {
+      const year = a.need.cycle.localeCompare(b.need.cycle);
+      const done = Number(a.steps.length > 0) - Number(b.steps.length > 0);
+      return year || done;
+    })[0];
+  if (found) return { ...found, unmet: [], lookOn: null };
+  const reason = {
+    rule: preventionWindows.some((entry) => entry.cause === cause)
+      ? 'protect-no-product'
+      : 'protect-culture',
+    inputs: { cause },
+  };
+  const place = { zoneId: zone.id };
+  const cycle = String(yearOf(input.today));
+  return {
+    need: {
+      id: needId({ kind: 'protect', subject: cause, place, cycle }),
+      kind: 'protect',
+      subject: cause,
+      place,
+      cycle,
+      state: 'givenUp',
+      course: null,
+      ways: [],
+      reason,
+    },
+    steps: [],
+    unmet: [{ zoneId: zone.id, weed: cause, reason }],
+    lookOn: null,
+  };
 }

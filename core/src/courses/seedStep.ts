@@ -1,5 +1,6 @@
 import { coverDecision } from '../establish';
-import { grass, prodiamineSteps, seedingWindows } from '../knowledge';
+import { grass, prodiamineSteps, seedingWindows, springSeeding } from '../knowledge';
+import { needId, workId, type Need } from '../needs/need';
 import { desiredCover } from '../lawn';
 import { materialRatePerAcre } from '../rates';
 import { addDays, daysBetween, localDate, yearOf, type LocalDate } from '../units';
@@ -7,121 +8,181 @@ import type { Reason } from '../needs/reason';
 import type { SeedStep } from './step';
 import { earlier, later, soilWindow, type StepWindow } from '../choice/window';
 import { hasLadder } from '../choice/tolerance';
-import { firstFrost, nextWindow, type ZoneCase } from '../choice/zoneCase';
+import { hardFrost, nextWindow, type ZoneCase } from '../choice/zoneCase';
 import { stateOf } from './step';
 
 /** Days after a seeding in which the same zone is not seeded again. */
 const SEEDING_REST_DAYS = 240;
 
+export interface Seeding {
+  /** `null` where the stand is whole. */
+  need: Need | null;
+  step: SeedStep | null;
+  reason: Reason | null;
+}
+
+/** Plugs of a grass whose seed nobody sells, into the bare part of the zone. */
+function plugStep(
+  { input, zone, season, areaFt2, main }: ZoneCase,
+  { use, cover, spacingIn }: { use: SeedStep['use']; cover: number; spacingIn: number },
+): Omit<SeedStep, 'id' | 'serves'> | null {
+  const window = nextWindow(
+    season,
+    { direction: 'rising', opensF: 65, bestF: 70, closesF: 80 },
+    input.today,
+  );
+  if (!window) return null;
+  const ratePer1000 = Math.round((1000 * 144) / spacingIn ** 2);
+  // What other grass stands on is not bare.
+  const standing = zone.stand.reduce((sum, share) => sum + share.cover, 0);
+  const bareFt2 = Math.max(1, areaFt2 * (1 - Math.max(cover, Math.min(1, standing))));
+  return {
+    kind: 'seed',
+    zoneId: zone.id,
+    window,
+    state: stateOf(window, input.today),
+    areaFt2: bareFt2,
+    gates: [{ kind: 'moist-soil' }],
+    because: [
+      { rule: 'seed-cover-short', inputs: { coverPct: Math.round(cover * 100) } },
+      { rule: 'seed-none-sold', inputs: { species: main } },
+      { rule: 'seed-plug-spacing', inputs: { spacingIn } },
+    ],
+    use,
+    species: main,
+    material: 'plugs',
+    ratePer1000,
+    total: Math.ceil((ratePer1000 * bareFt2) / 1000),
+  };
+}
+
+/** Seed of the main grass in its own window, or in the second best one. */
+function sowStep(
+  zoneCase: ZoneCase,
+  use: SeedStep['use'],
+  coverPct: number,
+): Omit<SeedStep, 'id' | 'serves'> | Reason {
+  const { input, zone, season, areaFt2, main, shelf } = zoneCase;
+  const rule = seedingWindows.find(({ grasses }) => grasses.includes(main));
+  const bag = shelf.seed(main);
+  if (!rule || !bag) return { rule: 'seed-none-sold', inputs: { species: main } };
+  const hold = herbicideHold(zoneCase);
+  const own = seedingWindow(zoneCase, rule, hold);
+  const spring =
+    own === null && grass(main).season === 'cool'
+      ? nextWindow(season, springSeeding, input.today)
+      : null;
+  const second = spring && (!hold || hold <= spring.closes) ? spring : null;
+  const window = own ?? (second && hold ? after(second, hold) : second);
+  if (!window) {
+    return hold && hold > input.today
+      ? { rule: 'seed-herbicide-hold', inputs: { until: hold } }
+      : { rule: 'seed-no-window', inputs: { species: main } };
+  }
+  const bulk = use === 'new' ? bag.newLbPer1000 : bag.overseedLbPer1000;
+  const { opensF, closesF, direction } = own ? rule : springSeeding;
+  return {
+    kind: 'seed',
+    zoneId: zone.id,
+    window,
+    state: stateOf(window, input.today),
+    areaFt2,
+    gates: [
+      {
+        kind: 'soil',
+        minF: grass(main).seed?.soilF.min ?? 50,
+        maxF: grass(main).seed?.soilF.max ?? 90,
+      },
+      { kind: 'moist-soil' },
+    ],
+    because: [
+      {
+        rule:
+          zone.project === 'build'
+            ? 'seed-build'
+            : use === 'new'
+              ? 'seed-renovate'
+              : 'seed-cover-short',
+        inputs: { coverPct },
+      },
+      { rule: 'seed-window', inputs: { opensF, closesF, direction } },
+      ...(own ? [] : [{ rule: 'seed-second-best', inputs: {} }]),
+      {
+        rule: 'seed-rate',
+        inputs: { pls: Number((bulk * bag.liveShare).toFixed(4)), bulk: Number(bulk.toFixed(2)) },
+      },
+    ],
+    use,
+    species: main,
+    material: 'seed',
+    ratePer1000: bulk,
+    total: (bulk * areaFt2) / 1000,
+  };
+}
+
+const after = (window: StepWindow, day: LocalDate): StepWindow => {
+  const opens = later(window.opens, day);
+  return { ...window, opens, best: later(window.best, opens) };
+};
+
 /**
  * The seeding that a zone's cover asks for, or the reason why there is none. Zones with enough grass
- * get neither.
+ * need neither.
  */
-export function seedStep(zoneCase: ZoneCase): { step: SeedStep | null; reason: Reason | null } {
-  const { input, zone, season, areaFt2, main } = zoneCase;
+export function seedStep(zoneCase: ZoneCase): Seeding {
+  const { input, zone, main } = zoneCase;
   const cover = desiredCover(zone);
   const count = input.findings.find(({ zoneId }) => zoneId === zone.id)?.pointCount;
   const found = coverDecision(cover, main, count);
   // Where a stand is to be established, whatever is not enough yet is started over.
   const decision = zone.project === 'build' && found !== 'enough' ? 'renovate' : found;
   const coverPct = Math.round(cover * 100);
-  if (decision === 'enough') return { step: null, reason: null };
+  if (decision === 'enough') return { need: null, step: null, reason: null };
+  const place = { zoneId: zone.id };
+  const needOf = (
+    kind: Need['kind'],
+    subject: string,
+    year: number,
+    state: Need['state'],
+    reason?: Reason,
+  ): Need => {
+    const identity = { kind, subject, place, cycle: String(year) };
+    return {
+      ...identity,
+      id: needId(identity),
+      state,
+      course: state === 'givenUp' ? null : kind === 'find' ? 'count' : 'seed',
+      ways: kind === 'find' ? ['count'] : ['seed', 'sod', 'plug'],
+      ...(reason ? { reason } : {}),
+    };
+  };
+  const year = yearOf(input.today);
   if (decision === 'count-more') {
-    return { step: null, reason: { rule: 'seed-count-more', inputs: { coverPct } } };
+    const reason = { rule: 'seed-count-more', inputs: { coverPct } };
+    return { need: needOf('find', 'cover', year, 'open', reason), step: null, reason };
   }
+  const kind = decision === 'renovate' ? 'renovate' : 'fill';
   const sown = lastSeeding(zoneCase);
   if (sown && daysBetween(sown, input.today) <= SEEDING_REST_DAYS) {
-    return { step: null, reason: { rule: 'seed-done', inputs: { sownOn: sown } } };
+    const reason = { rule: 'seed-done', inputs: { sownOn: sown } };
+    return { need: needOf(kind, main, yearOf(sown), 'waiting', reason), step: null, reason };
   }
-  const hold = herbicideHold(zoneCase);
   const use = decision === 'renovate' ? 'new' : 'overseed';
-  const rule = seedingWindows.find(({ grasses }) => grasses.includes(main));
-  const bag = zoneCase.shelf.seed(main);
   const plugs = grass(main).plugs;
-  if (!bag || !rule) {
-    if (!plugs)
-      return { step: null, reason: { rule: 'seed-none-sold', inputs: { species: main } } };
-    const window = nextWindow(
-      season,
-      { direction: 'rising', opensF: 65, bestF: 70, closesF: 80 },
-      input.today,
-    );
-    if (!window)
-      return { step: null, reason: { rule: 'seed-no-window', inputs: { species: main } } };
-    const ratePer1000 = Math.round((1000 * 144) / plugs.spacingIn[1] ** 2);
-    const bareFt2 = areaFt2 * (1 - cover);
-    return {
-      step: {
-        id: `${zone.id}:seed:${yearOf(window.best)}`,
-        kind: 'seed',
-        zoneId: zone.id,
-        window,
-        state: stateOf(window, input.today),
-        areaFt2: bareFt2,
-        gates: [{ kind: 'moist-soil' }],
-        because: [
-          { rule: 'seed-cover-short', inputs: { coverPct } },
-          { rule: 'seed-none-sold', inputs: { species: main } },
-          { rule: 'seed-plug-spacing', inputs: { spacingIn: plugs.spacingIn[1] } },
-        ],
-        use,
-        species: main,
-        material: 'plugs',
-        ratePer1000,
-        total: Math.ceil((ratePer1000 * bareFt2) / 1000),
-      },
-      reason: null,
-    };
+  const sold = zoneCase.shelf.seed(main) !== undefined;
+  const step =
+    !sold && plugs
+      ? (plugStep(zoneCase, { use, cover, spacingIn: plugs.spacingIn[1] }) ?? {
+          rule: 'seed-no-window',
+          inputs: { species: main },
+        })
+      : sowStep(zoneCase, use, coverPct);
+  if ('rule' in step) {
+    return { need: needOf(kind, main, year, 'givenUp', step), step: null, reason: step };
   }
-  const bulk = use === 'new' ? bag.newLbPer1000 : bag.overseedLbPer1000;
-  const open = seedingWindow(zoneCase, rule, hold);
-  if (!open && hold && hold > input.today) {
-    return { step: null, reason: { rule: 'seed-herbicide-hold', inputs: { until: hold } } };
-  }
-  if (!open) return { step: null, reason: { rule: 'seed-no-window', inputs: { species: main } } };
-  return {
-    step: {
-      id: `${zone.id}:seed:${yearOf(open.best)}`,
-      kind: 'seed',
-      zoneId: zone.id,
-      window: open,
-      state: stateOf(open, input.today),
-      areaFt2,
-      gates: [
-        {
-          kind: 'soil',
-          minF: grass(main).seed?.soilF.min ?? 50,
-          maxF: grass(main).seed?.soilF.max ?? 90,
-        },
-        { kind: 'moist-soil' },
-      ],
-      because: [
-        {
-          rule:
-            zone.project === 'build'
-              ? 'seed-build'
-              : use === 'new'
-                ? 'seed-renovate'
-                : 'seed-cover-short',
-          inputs: { coverPct },
-        },
-        {
-          rule: 'seed-window',
-          inputs: { opensF: rule.opensF, closesF: rule.closesF, direction: rule.direction },
-        },
-        {
-          rule: 'seed-rate',
-          inputs: { pls: Number((bulk * bag.liveShare).toFixed(4)), bulk: Number(bulk.toFixed(2)) },
-        },
-      ],
-      use,
-      species: main,
-      material: 'seed',
-      ratePer1000: bulk,
-      total: (bulk * areaFt2) / 1000,
-    },
-    reason: null,
-  };
+  const need = needOf(kind, main, yearOf(step.window.best), 'planned');
+  const id = workId(need.id, 'sow', 1);
+  return { need, step: { ...step, id, serves: [id] }, reason: null };
 }
 
 /** Day of the last seeding on record. */
@@ -161,7 +222,7 @@ function seedingWindow(
     const window = soilWindow(season, rule, y);
     if (!window) continue;
     const opens = notBefore ? later(window.opens, notBefore) : window.opens;
-    const lastDay = addDays(firstFrost(input.region, y), -rule.daysBeforeFrost);
+    const lastDay = addDays(hardFrost(input, y), -rule.daysBeforeFrost);
     const closes = earlier(window.closes, lastDay);
     if (closes < opens || closes < input.today) continue;
     const best = earlier(later(later(window.best, opens), earlier(input.today, closes)), closes);

@@ -2,6 +2,7 @@ import type { FeedingLimit } from '../fertility';
 import type { Fertilizer, GrassSlug } from '../knowledge';
 import type { MixProduct } from '../rates';
 import type { LocalDate } from '../units';
+import type { Need } from '../needs/need';
 import type { Exclusion, Reason, TreatmentExclusion } from '../needs/reason';
 import type { StepWindow } from '../choice/window';
 
@@ -23,14 +24,18 @@ export type Gate =
   | { kind: 'no-bloom' };
 
 interface StepBase {
-  /** The same for the same zone, work and season, however often the season is worked out. */
+  /** Address of the first piece of work that it does: the same however often the season is worked out. */
   id: string;
+  /** Every piece of work that it does, by need, step and round. */
+  serves: string[];
   zoneId: string;
   window: StepWindow;
   state: StepState;
   areaFt2: number;
   gates: Gate[];
   because: Reason[];
+  /** What has to be seen, or to have come, before it is done, and when that is expected. */
+  waitsFor?: { condition: 'look'; expected: LocalDate };
 }
 
 interface SprayBase extends StepBase {
@@ -106,6 +111,10 @@ export interface LookStep extends StepBase {
   patchId: string | null;
   /** Its number on the plan. */
   number: number | null;
+  /** The need that it asks about. */
+  need: string;
+  /** What is looked for: a cause or a weed; `null`: nobody could tell. */
+  subject: string | null;
 }
 
 export type Step = SprayStep | ProtectStep | FeedStep | SeedStep | LookStep;
@@ -132,10 +141,24 @@ export interface Unmet {
   reason: Reason;
 }
 
+/** Nitrogen of one year in a zone: what the upkeep asks for, what came and what is planned, lb per 1000 ft². */
+export interface NitrogenYear {
+  zoneId: string;
+  year: number;
+  targetLbPer1000: number;
+  recordedLbPer1000: number;
+  plannedLbPer1000: number;
+  /** Why it is less than nine tenths of what is asked for. */
+  reason?: Reason;
+}
+
 export interface Season {
+  /** What every zone needs, how far each has come, and why where it stands still. */
+  needs: Need[];
   steps: Step[];
   clashes: Clash[];
   /** Feedings and other work that was considered and left out. */
   leftOut: { zoneId: string; reason: Reason }[];
   unmet: Unmet[];
+  nitrogen: NitrogenYear[];
 }

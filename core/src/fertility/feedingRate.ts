@@ -97,6 +97,7 @@ export function gradeFeeding(product: ShelfFertilizer, input: FeedingInput): Fee
   const nPercent = product.grade[0];
   const saltLimit = saltLoadLimit({
     airHighF: input.airHighF,
+    coatedAndWatered: input.irrigated && product.slowShare >= heatRule.slowShare,
     ...(input.dryTopsoil === undefined ? {} : { dryTopsoil: input.dryTopsoil }),
   });
   const saltCap = (saltLimit * 100) / product.saltIndex;

@@ -8,6 +8,8 @@ export interface BurnConditions {
   wetLeaf?: boolean;
   /** Grass younger than six weeks. */
   seedling?: boolean;
+  /** At least half of the nitrogen is slow, and it is watered in the same day. */
+  coatedAndWatered?: boolean;
 }
 
 /** Salt load of a rate, lb sodium-nitrate equivalent per 1000 ft². */
@@ -20,6 +22,7 @@ export function saltLoadLimit(conditions: BurnConditions): number {
   let limit: number = step?.limit ?? 0;
   if (conditions.dryTopsoil) limit *= saltLimit.dryTopsoilFactor;
   if (conditions.wetLeaf) limit *= saltLimit.wetLeafFactor;
+  if (conditions.coatedAndWatered) limit *= saltLimit.coatedWateredFactor;
   if (conditions.seedling) limit *= saltLimit.seedlingFactor;
   return limit;
 }

@@ -3,19 +3,25 @@ import type { Source } from './source';
 
 const MEMORY: Source = { kind: 'memory' };
 
-/** One feeding of the year, opened by soil °F (five-day mean at 2 in) and held by the air. */
+/** One feeding of the year: opened by soil °F (five-day mean at 2 in), or by the month; held by the air. */
 export interface FeedingSlot {
   slug: string;
-  direction: 'rising' | 'falling';
-  opensF: number;
-  bestF: number;
-  closesF: number;
+  opens:
+    | {
+        direction: 'rising' | 'falling';
+        opensF: number;
+        bestF: number;
+        closesF: number;
+        /** First day for calendar reasons, month-day, where the soil alone would say too early. */
+        notBefore?: string;
+      }
+    | { from: string; to: string };
   /** Share of the year's nitrogen. */
   share: number;
   /** Share of slow nitrogen that suits the season: cold soil releases little. */
   slowShare: number;
-  /** First day for calendar reasons, month-day, where the soil alone would say too early. */
-  notBefore?: string;
+  /** Most of one such feeding, lb N per 1000 ft². */
+  mostLb?: number;
   /** Days this feeding must end before the mean first hard frost, if that is earlier. */
   daysBeforeFrost?: number;
 }
@@ -26,7 +32,11 @@ export interface FeedingCalendar {
   source: Source;
 }
 
-/** Cool-season feeding leans on the fall; warm-season feeding follows full green-up. */
+/**
+ * Cool-season feeding leans on the fall, with little before winter; warm-season feeding follows full green-up and ends
+ * in time to harden off; the sparing grasses get their little in the middle of their season. Shares of a calendar add
+ * up to the year.
+ */
 export const feedingCalendars: readonly FeedingCalendar[] = [
   {
     grasses: [
@@ -41,33 +51,37 @@ export const feedingCalendars: readonly FeedingCalendar[] = [
     ],
     slots: [
       {
+        slug: 'early-spring',
+        opens: { direction: 'rising', opensF: 50, bestF: 52, closesF: 56 },
+        share: 0.12,
+        slowShare: 0.3,
+        mostLb: 0.5,
+      },
+      {
         slug: 'late-spring',
-        direction: 'rising',
-        opensF: 55,
-        bestF: 60,
-        closesF: 68,
+        opens: { direction: 'rising', opensF: 57, bestF: 61, closesF: 70 },
         share: 0.2,
         slowShare: 0.5,
       },
       {
+        slug: 'summer',
+        opens: { from: '06-25', to: '07-31' },
+        share: 0.1,
+        slowShare: 0.75,
+        mostLb: 0.5,
+      },
+      {
         slug: 'early-fall',
-        direction: 'falling',
-        opensF: 72,
-        bestF: 68,
-        closesF: 60,
+        opens: { direction: 'falling', opensF: 72, bestF: 68, closesF: 62, notBefore: '08-15' },
         share: 0.33,
         slowShare: 0.5,
-        notBefore: '08-15',
       },
       {
         slug: 'late-fall',
-        direction: 'falling',
-        opensF: 58,
-        bestF: 55,
-        closesF: 47,
+        opens: { direction: 'falling', opensF: 60, bestF: 57, closesF: 47, notBefore: '09-20' },
         share: 0.25,
         slowShare: 0.2,
-        notBefore: '09-20',
+        mostLb: 0.5,
       },
     ],
     source: MEMORY,
@@ -77,21 +91,27 @@ export const feedingCalendars: readonly FeedingCalendar[] = [
     slots: [
       {
         slug: 'green-up',
-        direction: 'rising',
-        opensF: 68,
-        bestF: 71,
-        closesF: 76,
-        share: 0.34,
+        opens: { direction: 'rising', opensF: 66, bestF: 70, closesF: 75 },
+        share: 0.28,
         slowShare: 0.5,
       },
       {
-        slug: 'mid-summer',
-        direction: 'rising',
-        opensF: 77,
-        bestF: 79,
-        closesF: 84,
-        share: 0.33,
+        slug: 'early-summer',
+        opens: { from: '05-20', to: '06-30' },
+        share: 0.26,
         slowShare: 0.75,
+      },
+      {
+        slug: 'mid-summer',
+        opens: { from: '07-01', to: '07-31' },
+        share: 0.26,
+        slowShare: 0.75,
+      },
+      {
+        slug: 'late-summer',
+        opens: { from: '08-01', to: '10-15' },
+        share: 0.2,
+        slowShare: 0.5,
         daysBeforeFrost: 50,
       },
     ],
@@ -102,13 +122,17 @@ export const feedingCalendars: readonly FeedingCalendar[] = [
     slots: [
       {
         slug: 'early-summer',
-        direction: 'rising',
-        opensF: 71,
-        bestF: 74,
-        closesF: 80,
+        opens: { direction: 'rising', opensF: 70, bestF: 73, closesF: 78 },
         share: 0.5,
         slowShare: 0.5,
         daysBeforeFrost: 90,
+      },
+      {
+        slug: 'mid-summer',
+        opens: { from: '06-25', to: '08-05' },
+        share: 0.5,
+        slowShare: 0.75,
+        daysBeforeFrost: 80,
       },
     ],
     source: MEMORY,
@@ -139,6 +163,8 @@ export const saltLimit = {
   wetLeafFactor: 0.5,
   seedlingFactor: 0.7,
   warnShare: 0.7,
+  /** At least half of it slow, and watered in the same day: it dissolves by and by (memory). */
+  coatedWateredFactor: 1.5,
   source: {
     kind: 'derived',
     ref: 'set so that usual practice sits at the limit',
@@ -159,6 +185,10 @@ export const growthPotentialCurve = {
 export const feedingRules = {
   /** Within so many days no more nitrogen than one application may bring. */
   gapDays: 28,
+  /** Share of what a feeding of the year should bring from which it counts as given. */
+  filledFrom: 0.5,
+  /** Share of the year's amount under which the plan says why. */
+  yearFrom: 0.9,
   /** Two feedings of a quarter pound or more within so many days are worth a word. */
   wordDays: 14,
   wordLb: 0.25,

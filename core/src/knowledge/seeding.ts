@@ -25,7 +25,7 @@ export const seedingWindows: readonly SeedingWindow[] = [
     bestF: 70,
     closesF: 60,
     notBefore: '08-20',
-    daysBeforeFrost: 45,
+    daysBeforeFrost: 30,
     source: MEMORY,
   },
   {
@@ -35,7 +35,7 @@ export const seedingWindows: readonly SeedingWindow[] = [
     bestF: 68,
     closesF: 58,
     notBefore: '08-10',
-    daysBeforeFrost: 50,
+    daysBeforeFrost: 40,
     source: MEMORY,
   },
   {
@@ -49,6 +49,15 @@ export const seedingWindows: readonly SeedingWindow[] = [
     source: MEMORY,
   },
 ];
+
+/** Second best where the window of the year is over: cool-season seed in spring, soil °F at 2 in. */
+export const springSeeding = {
+  direction: 'rising',
+  opensF: 50,
+  bestF: 53,
+  closesF: 60,
+  source: MEMORY,
+} as const;
 
 /** Cover of desired grass that decides between waiting, overseeding and starting over. */
 export const coverRule = {

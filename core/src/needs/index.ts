@@ -1,2 +1,3 @@
+export * from './need';
 export * from './reason';
 export * from './seasonInput';

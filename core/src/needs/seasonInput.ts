@@ -15,6 +15,9 @@ export const weedFindingSchema = z.object({
   stage: z.enum(['seedling', 'untillered', '2-4-tiller', 'mature-seeded', 'flowering']).optional(),
   /** Seen growing now; otherwise known from earlier seasons. */
   growing: z.boolean().default(true),
+  /** First day of a run of days on which it was seen, and the last. */
+  since: localDateSchema.optional(),
+  seenOn: localDateSchema.optional(),
   /** Posterior of the key when it was named with it, 0-1; left out where somebody knows the plant. */
   confidence: z.number().min(0).max(1).optional(),
 });
@@ -41,6 +44,8 @@ export const damageFindingSchema = z.object({
   cause: z.string().nullable().default(null),
   /** What was decided against the cause: treat it now, or prevent it when it comes round. */
   protect: z.enum(['treat', 'prevent']).optional(),
+  /** Day of the decision. */
+  decidedOn: localDateSchema.optional(),
   /** Day to look again. */
   lookAgainOn: localDateSchema.optional(),
 });
@@ -100,6 +105,14 @@ export type Policy = z.infer<typeof policySchema>;
 /** The technician's answer to a clash, by clash id. */
 export const clashChoicesSchema = z.record(z.string().max(200), z.enum(['seed', 'prevent']));
 
+/** What was seen at a dated return. */
+export const lookAnswerSchema = z.object({
+  needId: z.string().max(200),
+  date: localDateSchema,
+  seen: z.enum(['gone', 'fewer', 'same', 'worse']),
+});
+export type LookAnswer = z.infer<typeof lookAnswerSchema>;
+
 /** The part of the input that is data; soil seasons and records are computed or stored elsewhere. */
 export const seasonRequestSchema = z.object({
   today: localDateSchema,
@@ -109,6 +122,7 @@ export const seasonRequestSchema = z.object({
   findings: z.array(zoneFindingSchema).default([]),
   policy: policySchema.prefault({}),
   choices: clashChoicesSchema.default({}),
+  looks: z.array(lookAnswerSchema).max(2000).default([]),
 });
 export type SeasonRequest = z.infer<typeof seasonRequestSchema>;
 
@@ -117,8 +131,10 @@ export interface SeasonInput extends SeasonRequest {
   soil: ReadonlyMap<string, SoilSeason>;
   /** Records of the lawn. */
   records: readonly Application[];
-  /** Causes by zone that were here or prevented in earlier years and are not this time. */
-  lapsed?: ReadonlyMap<string, readonly string[]>;
+  /** Causes by zone that were here, or were prevented, lately. */
+  history?: ReadonlyMap<string, readonly string[]>;
+  /** Mean first hard frost of the station's own years, month-day; the region's where there are too few. */
+  frost?: string | null;
   /** Rain over the last ten days, in; irrigation is read from the zone. */
   rain10DaysIn: number;
 }

@@ -1,6 +1,7 @@
 import {
   SEASON_DEPTH_IN,
   siteSoil,
+  stationFrost,
   zoneSoil,
   type ProbeReading,
   type SoilSeason,
@@ -28,10 +29,10 @@ export function lawnSeason(
   weather: WeatherBundle,
   readings: readonly ProbeReading[],
   records: readonly Application[],
-  lapsed: ReadonlyMap<string, readonly string[]> = new Map(),
+  history: ReadonlyMap<string, readonly string[]> = new Map(),
   shared: Map<string, SoilSeason> = new Map(),
 ): LawnSeason {
-  const input = lawnSeasonInput(request, weather, readings, records, lapsed, shared);
+  const input = lawnSeasonInput(request, weather, readings, records, history, shared);
   return { season: planSeason(input), soil: input.soil };
 }
 
@@ -41,7 +42,7 @@ export function lawnSeasonInput(
   weather: WeatherBundle,
   readings: readonly ProbeReading[],
   records: readonly Application[],
-  lapsed: ReadonlyMap<string, readonly string[]> = new Map(),
+  history: ReadonlyMap<string, readonly string[]> = new Map(),
   shared: Map<string, SoilSeason> = new Map(),
 ): SeasonInput {
   const soil = new Map<string, SoilSeason>();
@@ -53,5 +54,5 @@ export function lawnSeasonInput(
     soil.set(zone.id, zoneSoil({ id: zone.id, factors }, weather, readings, SEASON_DEPTH_IN, site));
   }
   const rain10DaysIn = weather.days.slice(-10).reduce((sum, day) => sum + day.rainIn, 0);
-  return { ...request, soil, records, rain10DaysIn, lapsed };
+  return { ...request, soil, records, rain10DaysIn, history, frost: stationFrost(weather) };
 }

@@ -1,94 +1,108 @@
-import { zoneArea } from '../lawn';
-import type { Application } from '../rates';
-import { addDays, daysBetween, localDate } from '../units';
-import { planZone } from './planZone';
-import type { SeasonInput } from '../needs/seasonInput';
+import type { LookStep, Season } from '../courses/step';
+import { walkRules } from '../knowledge/programmes';
+import { zoneArea, type Zone } from '../lawn';
+import { workId } from '../needs/need';
 import type { Reason } from '../needs/reason';
-import type { LookStep, Season, Step } from '../courses/step';
+import type { SeasonInput } from '../needs/seasonInput';
+import { addDays, daysBetween, type LocalDate } from '../units';
+import { planZone, type LookDue } from './planZone';
 
-/** Days either side of its window in which a record counts as having done a step. */
-const DONE_SLACK_DAYS = 14;
+/** Days that a return which somebody asked for stays open. */
+const ASKED_OPEN_DAYS = 7;
 
-/** The kinds of material that a record must hold to have done a step. */
-const materialOf = {
-  prevent: 'herbicide',
-  control: 'herbicide',
-  protect: 'treatment',
-  feed: 'fertilizer',
-  seed: 'seed',
-} as const;
-
-function isDone(step: Step, records: readonly Application[]): boolean {
-  if (step.kind === 'look-again') return false;
-  const kind = materialOf[step.kind];
-  return records.some((record) => {
-    if (record.zoneId !== step.zoneId) return false;
-    const date = localDate(record.date);
-    if (
-      date < addDays(step.window.opens, -DONE_SLACK_DAYS) ||
-      date > addDays(step.window.closes, DONE_SLACK_DAYS)
-    ) {
-      return false;
-    }
-    if (step.kind === 'prevent' || step.kind === 'control') {
-      return step.products.every(({ herbicide }) =>
-        record.materials.some(({ slug }) => slug === herbicide),
-      );
-    }
-    if (step.kind === 'protect') {
-      return record.materials.some(({ slug }) => slug === step.treatment);
-    }
-    return record.materials.some((material) => material.kind === kind);
-  });
+function lookStep(
+  { today }: SeasonInput,
+  zone: Zone,
+  look: {
+    id: string;
+    need: string;
+    subject: string | null;
+    date: LocalDate;
+    openDays: number;
+    patchId: string | null;
+    number: number | null;
+    because: Reason;
+  },
+): LookStep {
+  const { id, need, subject, date, openDays, patchId, number, because } = look;
+  return {
+    id,
+    serves: [id],
+    kind: 'look-again',
+    zoneId: zone.id,
+    window: {
+      opens: date,
+      best: date,
+      closes: addDays(date, openDays),
+      basis: { kind: 'calendar' },
+    },
+    state: date <= today ? 'open' : 'upcoming',
+    areaFt2: zoneArea(zone),
+    gates: [],
+    because: [because],
+    patchId,
+    number,
+    need,
+    subject,
+  };
 }
 
-function lookAgain(input: SeasonInput): LookStep[] {
-  const looks = input.findings.flatMap(({ zoneId, damages }) =>
-    damages.map((damage) => ({ zoneId, ...damage })),
+/** Returns that somebody decided on, place by place. */
+const asked = (input: SeasonInput): LookStep[] =>
+  input.findings.flatMap(({ zoneId, damages }) =>
+    damages.flatMap(({ patchId, number, lookAgainOn, cause }) => {
+      const zone = input.zones.find(({ id }) => id === zoneId);
+      if (!lookAgainOn || !zone) return [];
+      const need = `${zoneId}:look-again:${patchId ?? 'zone'}:${lookAgainOn}`;
+      return [
+        lookStep(input, zone, {
+          id: need,
+          need,
+          subject: cause,
+          date: lookAgainOn,
+          openDays: ASKED_OPEN_DAYS,
+          patchId,
+          number: number ?? null,
+          because: { rule: cause ? 'look-again' : 'look-again-unsure', inputs: { cause } },
+        }),
+      ];
+    }),
   );
-  return looks.flatMap(({ zoneId, patchId, number, lookAgainOn, cause }) => {
-    const zone = input.zones.find(({ id }) => id === zoneId);
-    if (!lookAgainOn || !zone) return [];
-    const window = {
-      opens: lookAgainOn,
-      best: lookAgainOn,
-      closes: addDays(lookAgainOn, 7),
-      basis: { kind: 'calendar' as const },
-    };
-    return [
-      {
-        id: `${zoneId}:look-again:${patchId ?? 'zone'}:${lookAgainOn}`,
-        kind: 'look-again' as const,
-        zoneId,
-        window,
-        state: lookAgainOn <= input.today ? ('open' as const) : ('upcoming' as const),
-        areaFt2: zoneArea(zone),
-        gates: [],
-        because: [
-          { rule: cause ? 'look-again' : 'look-again-unsure', inputs: { cause } } satisfies Reason,
-        ],
-        patchId,
-        number: number ?? null,
-      },
-    ];
-  });
-}
+
+/** Returns that follow on work that was done. */
+const afterWork = (input: SeasonInput, zone: Zone, looks: readonly LookDue[]): LookStep[] =>
+  looks.map(({ need, subject, date }) =>
+    lookStep(input, zone, {
+      id: workId(need, 'look', 1),
+      need,
+      subject,
+      date,
+      openDays: walkRules.lookOpenDays,
+      patchId: null,
+      number: null,
+      because: { rule: `look-after-${need.split(':')[0]}`, inputs: { subject } },
+    }),
+  );
 
 /**
- * Works out the year of a lawn: for every zone the steps with window, product, rate, amount, gates
- * and reasons; what was excluded; and the clashes that the technician must settle.
+ * Works out the year of a lawn: what every zone needs and how far each need has come; the steps with window, product,
+ * rate, amount, gates and reasons; what was excluded; and the clashes that the technician must settle. Work on record
+ * is counted where it belongs, whoever did it and with what.
  * @returns steps in order of their best day
  * @throws RangeError when a zone has no soil season
  */
 export function planSeason(input: SeasonInput): Season {
-  const zones = input.zones.map((zone) => planZone(input, zone));
-  const steps: Step[] = [...zones.flatMap(({ steps: list }) => list), ...lookAgain(input)].map(
-    (step) => (isDone(step, input.records) ? { ...step, state: 'done' as const } : step),
-  );
+  const zones = input.zones.map((zone) => ({ zone, ...planZone(input, zone) }));
   return {
-    steps: steps.sort((a, b) => daysBetween(b.window.best, a.window.best)),
+    needs: zones.flatMap(({ needs }) => needs),
+    steps: [
+      ...zones.flatMap(({ steps }) => steps),
+      ...zones.flatMap(({ zone, looks }) => afterWork(input, zone, looks)),
+      ...asked(input),
+    ].sort((a, b) => daysBetween(b.window.best, a.window.best)),
     clashes: zones.flatMap(({ clashes }) => clashes),
     leftOut: zones.flatMap(({ leftOut }) => leftOut),
     unmet: zones.flatMap(({ unmet }) => unmet),
+    nitrogen: zones.flatMap(({ nitrogen }) => nitrogen),
   };
 }

@@ -1,180 +1,378 @@
+import { fedBy } from '../choice/fed';
+import { zoneCaseOf, type ZoneCase } from '../choice/zoneCase';
+import { applicationsOf } from '../courses/applicationsOf';
+import { controlProgress } from '../courses/controlProgress';
+import { controlSteps } from '../courses/controlStep';
+import { feedSteps } from '../courses/feedSteps';
+import { preventStep, type Prevention } from '../courses/preventStep';
+import { cureCourse, protectCourse } from '../courses/protectStep';
+import { seedStep } from '../courses/seedStep';
+import type {
+  Clash,
+  PreventStep,
+  ProtectStep,
+  Season,
+  SeedStep,
+  SprayStep,
+  Step,
+} from '../courses/step';
 import { cause as causeOf, emergenceWindows, type EmergenceWindow } from '../knowledge';
 import { keyModel } from '../knowledge/key';
 import { preventionWindows } from '../knowledge/preventionWindows';
 import { mainGrass, type Zone } from '../lawn';
-import { addDays, daysBetween, yearOf } from '../units';
-import { applicationsOf } from '../courses/applicationsOf';
-import { controlStep } from '../courses/controlStep';
-import { feedSteps } from '../courses/feedSteps';
-import { fedBy } from '../choice/fed';
-import { preventStep } from '../courses/preventStep';
-import { protectStep } from '../courses/protectStep';
+import { needId, type Need } from '../needs/need';
 import type { Reason } from '../needs/reason';
-import type { SeasonInput, WeedFinding } from '../needs/seasonInput';
-import { seedStep } from '../courses/seedStep';
-import type { Clash, ProtectStep, Season, SprayStep } from '../courses/step';
-import { zoneCaseOf, type ZoneCase } from '../choice/zoneCase';
+import type { DamageFinding, SeasonInput, WeedFinding } from '../needs/seasonInput';
+import { addDays, daysBetween, yearOf, type LocalDate } from '../units';
+
+/** A dated return, and the need that it asks about. */
+export interface LookDue {
+  need: string;
+  subject: string;
+  date: LocalDate;
+}
+
+export interface ZonePlan extends Season {
+  looks: LookDue[];
+}
 
 /** No product goes on a name that the key was not sure of. */
 const isUnsure = ({ confidence }: WeedFinding): boolean =>
   confidence !== undefined && confidence < keyModel.lockBelow;
 
-/** Walks against what grows now and what is not up yet. */
-const MOST_CONTROL_WALKS = 3;
+/** Works one zone out, need by need: what is planned for one keeps clear of what is planned for those before it. */
+class ZonePlanner {
+  readonly plan: ZonePlan = {
+    needs: [],
+    steps: [],
+    clashes: [],
+    leftOut: [],
+    unmet: [],
+    looks: [],
+    nitrogen: [],
+  };
 
-/** Notes planned work so that later steps of the zone keep clear of its limits, and of what it feeds. */
-function reserve({ usage, shelf, fed }: ZoneCase, step: SprayStep | ProtectStep): void {
-  fed.push(...applicationsOf(step).map((application) => fedBy(application, shelf)));
-  if (step.kind === 'protect') return;
-  for (const { herbicide: slug, ratePerAcre } of step.products) {
-    const product = shelf.herbicide(slug);
-    if (!product) continue;
-    for (let walk = 0; walk < step.walks; walk += 1) {
-      usage.add(
-        product,
-        ratePerAcre,
-        addDays(step.window.best, walk * step.intervalDays),
-        step.control.map(({ weed }) => weed),
+  constructor(
+    private readonly input: SeasonInput,
+    private readonly zone: Zone,
+    private readonly zoneCase: ZoneCase,
+  ) {}
+
+  leaveOut(reason: Reason): void {
+    this.plan.leftOut.push({ zoneId: this.zone.id, reason });
+  }
+
+  /** Takes a step into the plan, so that later ones keep clear of its limits, and of what it feeds. */
+  lay(step: SprayStep | ProtectStep): void {
+    const { usage, shelf, fed, planned } = this.zoneCase;
+    const applications = applicationsOf(step);
+    this.plan.steps.push(step);
+    planned.push(...applications);
+    fed.push(
+      ...applications.map((application) => ({ ...fedBy(application, shelf), planned: true })),
+    );
+    if (step.kind === 'protect') return;
+    for (const { herbicide: slug, ratePerAcre } of step.products) {
+      const product = shelf.herbicide(slug);
+      const targets = step.control.map(({ weed }) => weed);
+      if (product) usage.add(product, ratePerAcre, step.window.best, targets);
+    }
+  }
+
+  /** What somebody found and decided about, and what was here before: cured in its season, or kept from coming. */
+  causes(): void {
+    const damages = this.input.findings
+      .filter(({ zoneId }) => zoneId === this.zone.id)
+      .flatMap((finding) => finding.damages);
+    // One walk treats a cause in all its patches; a patch to be treated outweighs one to be spared.
+    const decided = new Map<string, DamageFinding>();
+    for (const damage of damages) {
+      const { cause, protect } = damage;
+      const group = cause ? causeOf(cause)?.group : undefined;
+      if (!cause || !protect || (group !== 'insect' && group !== 'disease')) continue;
+      if (decided.get(cause)?.protect !== 'treat') decided.set(cause, damage);
+    }
+    const named = new Set(damages.flatMap(({ cause }) => cause ?? []));
+    const history = (this.input.history?.get(this.zone.id) ?? []).filter(
+      (cause) => !named.has(cause),
+    );
+    for (const [cause, damage] of decided) {
+      this.cause(
+        damage.protect === 'treat'
+          ? cureCourse(this.zoneCase, cause, damage)
+          : protectCourse(this.zoneCase, cause),
+        cause,
       );
     }
-  }
-}
-
-/** Insects and diseases of a zone to be treated, or prevented because they were here before. */
-function toProtect(
-  input: SeasonInput,
-  zoneId: string,
-): { cause: string; mode: 'curative' | 'preventive' }[] {
-  const damages = input.findings
-    .filter((entry) => entry.zoneId === zoneId)
-    .flatMap((entry) => entry.damages);
-  // One walk treats a cause in all its patches; a patch to be treated outweighs one to be spared.
-  const modes = new Map<string, 'curative' | 'preventive'>();
-  for (const { cause, protect } of damages) {
-    const group = cause ? causeOf(cause)?.group : undefined;
-    if (!cause || !protect || (group !== 'insect' && group !== 'disease')) continue;
-    if (modes.get(cause) !== 'curative') {
-      modes.set(cause, protect === 'treat' ? 'curative' : 'preventive');
+    const showpiece = (this.zone.upkeep ?? this.input.upkeep) === 'showpiece';
+    for (const cause of history) {
+      const windows = preventionWindows.filter((entry) => entry.cause === cause);
+      // A thing of looks is prevented where the finish asks for it; elsewhere culture holds it down, and that is said.
+      if (windows.length === 0 || (windows.every((entry) => entry.showpiece) && !showpiece)) {
+        this.leaveOut({ rule: 'protect-culture', inputs: { cause } });
+        continue;
+      }
+      this.cause(protectCourse(this.zoneCase, cause), cause);
     }
   }
-  const found = [...modes].map(([cause, mode]) => ({ cause, mode }));
-  const lapsed = (input.lapsed?.get(zoneId) ?? [])
-    .filter((slug) => !damages.some(({ cause }) => cause === slug))
-    .filter((slug) => preventionWindows.some((entry) => entry.cause === slug))
-    .map((slug) => ({ cause: slug, mode: 'preventive' as const }));
-  return [...found, ...lapsed];
-}
 
-/**
- * Works out one zone: seed first (it shuts other work out), then pre-emergents in order of date, the
- * post-emergent, and the feedings. Seed and a pre-emergent that cannot both be had are held back
- * until the technician picks one. Where nobody has named the grass nothing is planned: what may be
- * spread or sprayed depends on it.
- */
-export function planZone(input: SeasonInput, zone: Zone): Season {
-  const result: Season = { steps: [], clashes: [], leftOut: [], unmet: [] };
-  const leaveOut = (reason: Reason) => result.leftOut.push({ zoneId: zone.id, reason });
-  if (!mainGrass(zone)) {
-    leaveOut({ rule: 'name-grass-first', inputs: {} });
-    return result;
+  private cause(
+    { need, steps, unmet, lookOn }: ReturnType<typeof cureCourse>,
+    subject: string,
+  ): void {
+    this.plan.needs.push(need);
+    this.plan.unmet.push(...unmet);
+    steps.forEach((step) => this.lay(step));
+    if (lookOn) this.plan.looks.push({ need: need.id, subject, date: lookOn });
   }
-  const zoneCase = zoneCaseOf(input, zone);
 
-  const seeding = seedStep(zoneCase);
-  if (seeding.reason) leaveOut(seeding.reason);
-  let seed = seeding.step;
+  /**
+   * Pre-emergents in order of date beside the seed: one that shuts it out, and it, are held back until somebody
+   * picks; establishing a stand is what the customer has asked for.
+   * @returns the seed where it stays
+   */
+  prevention(seed: SeedStep | null): {
+    seed: SeedStep | null;
+    /** Why it does not stay; `null` where it does, or there was none. */
+    without: { state: Need['state']; reason: Reason } | null;
+  } {
+    const { zone, input, zoneCase, plan } = this;
+    const groups = emergenceWindows
+      .flatMap((group) => {
+        const found = preventStep(zoneCase, group, seed);
+        return found ? [{ group, found }] : [];
+      })
+      .sort(({ found: a }, { found: b }) =>
+        (a.steps[0]?.window.best ?? '') < (b.steps[0]?.window.best ?? '') ? -1 : 1,
+      );
+    const clashId = (group: EmergenceWindow, step: SprayStep) =>
+      `${zone.id}:seed-or-prevent:${group.slug}:${yearOf(step.window.best)}`;
+    const choiceOf = (id: string): Clash['choice'] =>
+      input.choices[id] ?? (zone.project === 'build' ? 'seed' : null);
+    // A choice for prevention settles the seeding before anything is laid out around it.
+    const chosenPrevent = groups.some(
+      ({ group, found: { clash, steps } }) =>
+        clash && steps[0] && choiceOf(clashId(group, steps[0])) === 'prevent',
+    );
+    let held = false;
+    for (const { group } of groups) {
+      // Each is asked again, since the ones before it have used up part of the limits.
+      const found = preventStep(zoneCase, group, seed) as Prevention;
+      const { steps, clash, unmet } = found;
+      const [step] = steps;
+      plan.unmet.push(...unmet);
+      if (!clash || !seed || !step) {
+        this.layPrevention(group, found);
+        continue;
+      }
+      const id = clashId(group, step);
+      const choice = choiceOf(id);
+      plan.clashes.push({
+        id,
+        zoneId: zone.id,
+        seed,
+        prevent: step,
+        ...clash,
+        seedFrom: addDays(step.window.best, clash.waitWeeks * 7),
+        choice,
+      });
+      if (choice === 'prevent' || (chosenPrevent && choice !== 'seed')) {
+        this.layPrevention(group, found);
+        if (choice === 'prevent') {
+          this.leaveOut({ rule: 'seed-set-aside', inputs: { group: group.slug } });
+        }
+        continue;
+      }
+      const reason = { rule: 'prevent-set-aside', inputs: { group: group.slug } };
+      this.needOf(found, group, choice === 'seed' ? 'givenUp' : 'waiting', reason);
+      if (choice === 'seed') this.leaveOut(reason);
+      else held = true;
+    }
+    return {
+      seed: chosenPrevent ? null : seed,
+      without: chosenPrevent
+        ? { state: 'givenUp', reason: { rule: 'seed-set-aside-need', inputs: {} } }
+        : held
+          ? { state: 'waiting', reason: { rule: 'seed-or-prevent', inputs: {} } }
+          : null,
+    };
+  }
 
-  const groups = emergenceWindows
-    .map((group) => ({ group, ...preventStep(zoneCase, group, seed) }))
-    .filter(({ step, unmet }) => step !== null || unmet.length > 0)
-    .sort((a, b) => (a.step && b.step ? (a.step.window.best < b.step.window.best ? -1 : 1) : 0));
+  private needOf(
+    { need, cycle, state, reason }: Prevention,
+    group: EmergenceWindow,
+    as: Need['state'] = state,
+    because: Reason | undefined = reason,
+  ): void {
+    this.plan.needs.push({
+      kind: 'prevent',
+      subject: group.slug,
+      place: { zoneId: this.zone.id },
+      cycle,
+      id: need,
+      state: as,
+      course: as === 'givenUp' ? null : 'pre-emergent',
+      ways: ['pre-emergent'],
+      ...(because ? { reason: because } : {}),
+    });
+  }
 
-  // A choice for prevention settles the seeding before anything is laid out around it.
-  const clashId = (group: EmergenceWindow, step: SprayStep) =>
-    `${zone.id}:seed-or-prevent:${group.slug}:${yearOf(step.window.best)}`;
-  // Establishing a stand is what the customer has asked for, unless somebody chose otherwise.
-  const choiceOf = (id: string): Clash['choice'] =>
-    input.choices[id] ?? (zone.project === 'build' ? 'seed' : null);
-  const chosenPrevent = groups.some(
-    ({ group, step, clash }) => clash && step && choiceOf(clashId(group, step)) === 'prevent',
-  );
-  let heldSeed = false;
-  for (const { group } of groups) {
-    // Each is asked again, since the ones before it have used up part of the limits.
-    const { step, clash, unmet } = preventStep(zoneCase, group, seed);
-    result.unmet.push(...unmet);
-    if (!step) continue;
-    if (!clash || !seed) {
-      const sameMix = result.steps.find(
-        (other): other is SprayStep =>
+  private layPrevention(group: EmergenceWindow, found: Prevention): void {
+    this.needOf(found, group);
+    if (found.reason && found.state !== 'givenUp') this.leaveOut(found.reason);
+    for (const step of found.steps) {
+      const sameMix = this.plan.steps.find(
+        (other): other is PreventStep =>
           other.kind === 'prevent' &&
           Math.abs(daysBetween(other.window.best, step.window.best)) <= 14 &&
           other.products.some((p) => step.products.some((q) => q.herbicide === p.herbicide)),
       );
-      if (sameMix) {
-        sameMix.control.push(...step.control);
-        sameMix.because.push({ rule: 'prevent-same-walk', inputs: { group: group.slug } });
+      if (!sameMix) {
+        this.lay(step);
         continue;
       }
-      result.steps.push(step);
-      reserve(zoneCase, step);
-      continue;
+      sameMix.control.push(...step.control);
+      sameMix.serves.push(...step.serves);
+      sameMix.because.push({ rule: 'prevent-same-walk', inputs: { group: group.slug } });
     }
-    const id = clashId(group, step);
-    const choice = choiceOf(id);
-    result.clashes.push({
-      id,
-      zoneId: zone.id,
-      seed,
-      prevent: step,
-      ...clash,
-      seedFrom: addDays(step.window.best, clash.waitWeeks * 7),
-      choice,
-    } satisfies Clash);
-    if (choice === 'prevent' || (chosenPrevent && choice !== 'seed')) {
-      result.steps.push(step);
-      reserve(zoneCase, step);
-      if (choice === 'prevent') leaveOut({ rule: 'seed-set-aside', inputs: { group: group.slug } });
-    } else if (choice === 'seed') {
-      leaveOut({ rule: 'prevent-set-aside', inputs: { group: group.slug } });
-    } else heldSeed = true;
   }
-  const keepSeed = seed !== null && !chosenPrevent && !heldSeed;
-  if (seed && keepSeed) result.steps.push(seed);
-  if (chosenPrevent) seed = null;
 
-  let growing = zoneCase.weeds.filter((finding) => finding.growing && !isUnsure(finding));
-  for (const { weed, confidence } of zoneCase.weeds.filter(isUnsure)) {
-    const sure = Math.round((confidence ?? 0) * 100);
-    result.unmet.push({
-      zoneId: zone.id,
-      weed,
-      reason: { rule: 'weed-name-unsure', inputs: { weed, sure, from: keyModel.lockBelow * 100 } },
+  /** Weeds that grow: each a programme of its own, on walks that they share. */
+  weeds(seed: SeedStep | null): void {
+    const { zone, zoneCase, plan, input } = this;
+    for (const { weed, confidence } of zoneCase.weeds.filter(isUnsure)) {
+      const reason = {
+        rule: 'weed-name-unsure',
+        inputs: {
+          weed,
+          sure: Math.round((confidence ?? 0) * 100),
+          from: keyModel.lockBelow * 100,
+        },
+      };
+      plan.unmet.push({ zoneId: zone.id, weed, reason });
+      this.find(weed, reason);
+    }
+    for (const finding of input.findings.filter(({ zoneId }) => zoneId === zone.id)) {
+      for (const { category } of finding.unnamed) {
+        const reason = { rule: 'weed-unnamed', inputs: { category } };
+        this.leaveOut(reason);
+        this.find(category, reason);
+      }
+    }
+    const sure = zoneCase.weeds.filter((finding) => !isUnsure(finding));
+    const grouped = new Set(emergenceWindows.flatMap((group) => group.weeds));
+    for (const { weed } of sure.filter(
+      (finding) => !finding.growing && !grouped.has(finding.weed),
+    )) {
+      this.leaveOut({ rule: 'weed-not-seen', inputs: { weed } });
+    }
+    const stand = sure
+      .filter(({ growing }) => growing)
+      .map((finding) => ({ finding, ...controlProgress(zoneCase, finding) }));
+    const tasks = stand.flatMap(({ task }) => task ?? []);
+    const { steps, unmet } = controlSteps(zoneCase, seed, tasks, (step) => this.lay(step));
+    plan.unmet.push(...unmet);
+    for (const { finding, need: id, state, reason, lookOn } of stand) {
+      const planned = steps.some(({ serves }) => serves.some((work) => work.startsWith(`${id}/`)));
+      const missed = unmet.find(({ weed }) => weed === finding.weed)?.reason;
+      const why = reason ?? (planned ? undefined : missed);
+      plan.needs.push({
+        kind: 'control',
+        subject: finding.weed,
+        place: { zoneId: zone.id },
+        cycle: String(yearOf(finding.since ?? input.today)),
+        id,
+        state:
+          state === 'open'
+            ? planned
+              ? 'planned'
+              : 'givenUp'
+            : !planned && missed
+              ? 'partly'
+              : state,
+        course: planned || state !== 'open' ? 'post-emergent' : null,
+        ways: planned ? ['post-emergent'] : [],
+        ...(why ? { reason: why } : {}),
+      });
+      if (reason && !planned) this.leaveOut(reason);
+      if (lookOn) plan.looks.push({ need: id, subject: finding.weed, date: lookOn });
+    }
+  }
+
+  private find(subject: string, reason: Reason): void {
+    const identity = {
+      kind: 'find' as const,
+      subject,
+      place: { zoneId: this.zone.id },
+      cycle: String(yearOf(this.input.today)),
+    };
+    this.plan.needs.push({
+      ...identity,
+      id: needId(identity),
+      state: 'open',
+      course: 'name',
+      ways: ['name'],
+      reason,
     });
   }
-  for (const finding of input.findings.filter(({ zoneId }) => zoneId === zone.id)) {
-    for (const { category } of finding.unnamed) {
-      leaveOut({ rule: 'weed-unnamed', inputs: { category } });
-    }
+
+  /** Grass that nobody has named: nothing else is planned, for all of it hangs on that. */
+  static unnamed(input: SeasonInput, zone: Zone): ZonePlan {
+    const reason = { rule: 'name-grass-first', inputs: {} };
+    const identity = {
+      kind: 'find' as const,
+      subject: 'grass',
+      place: { zoneId: zone.id },
+      cycle: String(yearOf(input.today)),
+    };
+    return {
+      needs: [
+        {
+          ...identity,
+          id: needId(identity),
+          state: 'open',
+          course: 'name',
+          ways: ['name'],
+          reason,
+        },
+      ],
+      steps: [],
+      clashes: [],
+      leftOut: [{ zoneId: zone.id, reason }],
+      unmet: [],
+      looks: [],
+      nitrogen: [],
+    };
   }
-  for (let walk = 0; walk < MOST_CONTROL_WALKS && growing.length > 0; walk += 1) {
-    const control = controlStep(zoneCase, seed, growing);
-    result.unmet.push(...control.unmet);
-    growing = control.waiting;
-    if (!control.step) break;
-    result.steps.push(control.step);
-    reserve(zoneCase, control.step);
+}
+
+/**
+ * Works out one zone: seed first (it shuts other work out), then pre-emergents in order of date, insects and diseases,
+ * the weeds that grow, and the feedings. Seed and a pre-emergent that cannot both be had are held back
+ * until the technician picks one. Where nobody has named the grass nothing is planned: what may be
+ * spread or sprayed depends on it.
+ */
+export function planZone(input: SeasonInput, zone: Zone): ZonePlan {
+  if (!mainGrass(zone)) return ZonePlanner.unnamed(input, zone);
+  const zoneCase = zoneCaseOf(input, zone);
+  const planner = new ZonePlanner(input, zone, zoneCase);
+  const seeding = seedStep(zoneCase);
+  if (seeding.reason) planner.leaveOut(seeding.reason);
+  const { seed, without } = planner.prevention(seeding.step);
+  const keep = without === null;
+  if (seeding.need) {
+    planner.plan.needs.push(
+      seeding.step && without ? { ...seeding.need, ...without } : seeding.need,
+    );
   }
-  for (const { cause, mode } of toProtect(input, zone.id)) {
-    const protect = protectStep(zoneCase, cause, mode);
-    if (protect.step) {
-      result.steps.push(protect.step);
-      reserve(zoneCase, protect.step);
-    }
-    result.unmet.push(...protect.unmet);
-  }
-  const feeding = feedSteps(zoneCase, keepSeed ? seed : null);
-  result.steps.push(...feeding.steps);
-  feeding.leftOut.forEach(leaveOut);
-  return result;
+  const sown: Step[] = keep && seed ? [seed] : [];
+  planner.plan.steps.push(...sown);
+  planner.causes();
+  planner.weeds(seed);
+  const feeding = feedSteps(zoneCase, keep ? seed : null);
+  planner.plan.steps.push(...feeding.steps);
+  planner.plan.needs.push(...feeding.needs);
+  planner.plan.nitrogen.push(...feeding.years);
+  feeding.leftOut.forEach((reason) => planner.leaveOut(reason));
+  return planner.plan;
 }

@@ -71,6 +71,12 @@ export interface Application {
   date: string;
   areaFt2: number;
   materials: readonly Material[];
+  /** The work of the plan that it did; left out, or `null`: nobody said. */
+  stepId?: string | null;
+  /** Weeds and causes that it was meant for. */
+  targets?: readonly string[];
+  /** Share of its work that it did, 0-1: rained off, half way. All of it unless somebody said. */
+  effect?: number;
 }
 
 /** Rate of a material, amount per acre of treated ground in the material's own unit. */

@@ -3,6 +3,7 @@ export * from './contextSigns';
 export * from './crossing';
 export * from './dailyWeather';
 export * from './fiveDayMean';
+export * from './frost';
 export * from './seededRandom';
 export * from './soilModel';
 export * from './soilSeason';

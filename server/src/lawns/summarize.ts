@@ -27,7 +27,7 @@ import {
   type RiskMark,
   type Sighting,
   decidedIn,
-  lapsedByZone,
+  historyByZone,
   protectionOf,
   type Protection,
 } from '@alfombra/core/planning';
@@ -148,7 +148,7 @@ export function workOut(
     weather,
     probeReadingsOf(file.readings.map((reading) => ({ ...reading.body, id: reading.id }))),
     records,
-    lapsedByZone(
+    historyByZone(
       body.zones,
       records,
       decidedIn(file.visits.map(({ body: visit }) => visit)),

@@ -109,7 +109,7 @@ function StepsOf({
   unmet,
   lawn,
   question,
-}: { [Part in keyof Season]: readonly Season[Part][number][] } & {
+}: { [Part in 'steps' | 'clashes' | 'leftOut' | 'unmet']: readonly Season[Part][number][] } & {
   lawn: Lawn;
   question: SeasonQuestion;
 }) {
