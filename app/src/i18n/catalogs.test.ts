@@ -135,7 +135,8 @@ describe('the source and the catalog agree', () => {
       execSync(`cat $(find ${join(core, folder)} -name '*.ts' | grep -v test)`, {
         encoding: 'utf8',
       });
-    const rules = [...read('program').matchAll(/(?:rule: |refuse\()\s*'([A-Za-z0-9-]+)'/g)].map(
+    const planner = ['needs', 'choice', 'courses', 'program'].map(read).join('\n');
+    const rules = [...planner.matchAll(/(?:rule: |refuse\(|giveUp\()\s*'([A-Za-z0-9-]+)'/g)].map(
       ([, rule]) => rule as string,
     );
     expect(rules.length).toBeGreaterThan(30);

@@ -48,6 +48,8 @@ const found = (visits: Parameters<typeof findingsOf>[0]) =>
   findingsOf(visits, { zones: [zone], weedPatches: [], patches: [] });
 
 const dandelion = { weed: 'dandelion', cover: 0.1, growing: true };
+/** A weed as the looks of two days leave it: the first, and the last of a run. */
+const seen = <Weed>(weed: Weed, since: string, seenOn = since) => ({ ...weed, since, seenOn });
 const clover = { weed: 'white-clover', cover: 0.05, growing: true };
 
 describe('what the season is planned on', () => {
@@ -61,7 +63,12 @@ describe('what the season is planned on', () => {
       [late, early],
     ]) {
       expect(found(visits)).toEqual([
-        { zoneId: ZONE, weeds: [dandelion], unnamed: [], damages: [] },
+        {
+          zoneId: ZONE,
+          weeds: [seen(dandelion, '2026-03-01', '2026-04-01')],
+          unnamed: [],
+          damages: [],
+        },
       ]);
     }
   });
@@ -70,7 +77,7 @@ describe('what the season is planned on', () => {
     const first = visit('0190-1', '2026-04-01', look({ weeds: [{ ...dandelion, cover: 0.3 }] }));
     const second = visit('0190-2', '2026-04-01', look({ weeds: [dandelion] }));
     expect(found([second, first])).toEqual(found([first, second]));
-    expect(found([second, first])[0]?.weeds).toEqual([dandelion]);
+    expect(found([second, first])[0]?.weeds).toEqual([seen(dandelion, '2026-04-01')]);
   });
 
   it('remembers a weed that a later look does not list, as not growing', () => {
@@ -78,7 +85,10 @@ describe('what the season is planned on', () => {
       visit('a', '2026-03-01', look({ weeds: [dandelion] })),
       visit('b', '2026-04-01', look({ weeds: [clover] })),
     ]);
-    expect(finding?.weeds).toEqual([clover, { ...dandelion, growing: false }]);
+    expect(finding?.weeds).toEqual([
+      seen(clover, '2026-04-01'),
+      seen({ ...dandelion, growing: false }, '2026-03-01'),
+    ]);
   });
 
   it('does not take a look without weeds for a clean lawn', () => {
@@ -86,7 +96,7 @@ describe('what the season is planned on', () => {
       visit('a', '2026-03-01', look({ weeds: [dandelion] })),
       visit('b', '2026-04-01', look()),
     ]);
-    expect(finding?.weeds).toEqual([dandelion]);
+    expect(finding?.weeds).toEqual([seen(dandelion, '2026-03-01')]);
   });
 
   it('keeps zones apart', () => {
@@ -104,10 +114,10 @@ describe('what the season is planned on', () => {
       found([visit('a', '2026-03-01', look({ decision }))])[0]?.damages;
     const day = localDate('2026-04-20');
     expect(decided({ kind: 'cannot-tell', lookAgainOn: day, sample: null })).toEqual([
-      { patchId: null, cause: null, lookAgainOn: day },
+      { patchId: null, cause: null, decidedOn: '2026-03-01', lookAgainOn: day },
     ]);
     expect(decided({ kind: 'leave', cause: 'chinch-bug', lookAgainOn: day })).toEqual([
-      { patchId: null, cause: 'chinch-bug', lookAgainOn: day },
+      { patchId: null, cause: 'chinch-bug', decidedOn: '2026-03-01', lookAgainOn: day },
     ]);
     expect(
       decided({
@@ -117,7 +127,7 @@ describe('what the season is planned on', () => {
         by: 'look',
         lookAgainOn: null,
       }),
-    ).toEqual([{ patchId: null, cause: 'chinch-bug', protect: 'treat' }]);
+    ).toEqual([{ patchId: null, cause: 'chinch-bug', decidedOn: '2026-03-01', protect: 'treat' }]);
   });
 
   it('keeps every damaged place, each as it was last decided about', () => {
@@ -133,9 +143,9 @@ describe('what the season is planned on', () => {
       visit('c', '2026-04-02', at(two, 'vole-runs')),
     ])[0]!.damages;
     expect(damages).toEqual([
-      { patchId: one, cause: 'white-grub', protect: 'treat' },
-      { patchId: two, cause: 'vole-runs' },
-      { patchId: null, cause: 'drought-wilt' },
+      { patchId: one, cause: 'white-grub', decidedOn: '2026-03-01', protect: 'treat' },
+      { patchId: two, cause: 'vole-runs', decidedOn: '2026-04-02' },
+      { patchId: null, cause: 'drought-wilt', decidedOn: '2026-04-01' },
     ]);
   });
 });
@@ -183,6 +193,8 @@ describe('weeds drawn on the plan', () => {
         cover: expect.closeTo(0.02199, 5) as number,
         stage: 'flowering',
         growing: true,
+        since: '2026-04-08',
+        seenOn: '2026-04-08',
         confidence: 0.7,
       },
     ]);

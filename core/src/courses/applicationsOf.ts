@@ -36,16 +36,18 @@ export function applicationsOf(step: Step, on: LocalDate = step.window.best): Ap
         },
       ];
     case 'seed':
-      return step.material === 'plugs'
-        ? []
-        : [
-            {
-              ...base,
-              id: step.id,
-              date: on,
-              materials: [{ kind: 'seed', slug: step.species, amount: step.total, unit: 'lb' }],
-            },
-          ];
+      return [
+        {
+          ...base,
+          id: step.id,
+          date: on,
+          materials: [
+            step.material === 'plugs'
+              ? { kind: 'plugs', slug: step.species, amount: step.total, unit: 'plugs' }
+              : { kind: 'seed', slug: step.species, amount: step.total, unit: 'lb' },
+          ],
+        },
+      ];
     case 'protect':
       return [
         {

@@ -1,5 +1,6 @@
 import { coverDecision } from '../establish';
 import { grass, prodiamineSteps, seedingWindows, springSeeding } from '../knowledge';
+import { walkRules } from '../knowledge/programmes';
 import { needId, workId, type Need } from '../needs/need';
 import { desiredCover } from '../lawn';
 import { materialRatePerAcre } from '../rates';
@@ -185,11 +186,15 @@ export function seedStep(zoneCase: ZoneCase): Seeding {
   return { need, step: { ...step, id, serves: [id] }, reason: null };
 }
 
-/** Day of the last seeding on record. */
+/** Day of the last seeding or planting on record that did most of its work. */
 function lastSeeding({ records }: ZoneCase): LocalDate | null {
   return (
     records
-      .filter(({ materials }) => materials.some(({ kind }) => kind === 'seed'))
+      .filter(
+        ({ effect, materials }) =>
+          (effect ?? 1) >= walkRules.leastEffect &&
+          materials.some(({ kind }) => kind === 'seed' || kind === 'plugs'),
+      )
       .map(({ date }) => localDate(date))
       .sort()
       .pop() ?? null

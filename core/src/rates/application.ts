@@ -42,6 +42,8 @@ export const materialSchema = z
       unit: z.enum(['lb', 'oz']),
     }),
     z.object({ kind: z.literal('seed'), slug: grassSlugSchema, amount, unit: z.literal('lb') }),
+    // Grass that is planted, counted by the piece.
+    z.object({ kind: z.literal('plugs'), slug: grassSlugSchema, amount, unit: z.literal('plugs') }),
   ])
   .superRefine((material, context) => {
     const expected = unitOf(material.kind, material.slug);
@@ -58,6 +60,7 @@ export const materialSchema = z
 function unitOf(kind: string, slug: string): string | null {
   if (kind === 'herbicide') return LIBRARY.herbicide(slug)?.unit ?? null;
   if (kind === 'treatment') return LIBRARY.treatment(slug)?.unit ?? null;
+  if (kind === 'plugs') return 'plugs';
   if (kind === 'amendment') return amendmentProducts.find((p) => p.slug === slug)?.unit ?? null;
   return 'lb';
 }

@@ -35,6 +35,7 @@ export function materialName(
 ): string {
   if (kind === 'seed')
     return t(shelf.seed(slug)?.parts.length === 1 ? `grass.${slug}` : `seedMix.${slug}`);
+  if (kind === 'plugs') return t(`grass.${slug}`);
   const feed = kind === 'fertilizer' ? shelf.fertilizer(slug) : undefined;
   return feed ? gradeName(feed) : t(`${kind}.${slug}`);
 }

@@ -25,6 +25,7 @@ function worded(t: TFunction, key: string, value: string | number | boolean | nu
       .join(', ');
   if (key === 'direction') return t(`season.direction.${value}`);
   if (/^\d{4}-\d{2}-\d{2}$/.test(value)) return fullDay(value);
+  if (key === 'subject') return t([`weed.${value}`, `cause.${value}`, value]);
   const catalog = NAMED[key];
   return catalog ? t(`${catalog}.${value}`) : value;
 }

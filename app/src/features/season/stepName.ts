@@ -15,8 +15,9 @@ export function stepName(t: TFunction, step: Step): string {
     case 'seed':
       return `${t('kind.seed')} ${t(`grass.${step.species}`).toLowerCase()}`;
     case 'look-again':
-      return step.number === null
+      if (step.number !== null) return t('season.lookAt', { number: step.number });
+      return step.subject === null
         ? t('kind.look-again')
-        : t('season.lookAt', { number: step.number });
+        : `${t('kind.look-again')}: ${t([`weed.${step.subject}`, `cause.${step.subject}`]).toLowerCase()}`;
   }
 }
