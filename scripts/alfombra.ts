@@ -23,8 +23,21 @@ import {
 } from '@alfombra/core';
 import { diagnose } from '@alfombra/core/walking';
 import { checkApplication, type CheckContext } from '@alfombra/core/judging';
-import { lawnSeasonInput, planSeason, rateCard, zoneCaseOf } from '@alfombra/core/planning';
-import { commandSchemas, type CommandName } from '@alfombra/core/service';
+import {
+  lawnSeasonInput,
+  movesBetween,
+  planOf,
+  planSeason,
+  rateCard,
+  zoneCaseOf,
+  type Plan,
+} from '@alfombra/core/planning';
+import {
+  applicationsOfRecord,
+  commandSchemas,
+  type CommandName,
+  type LawnQuestion,
+} from '@alfombra/core/service';
 import { z } from 'zod';
 
 /** What is asked for by name; `zoneAmounts` is the other form of `amounts`. */
@@ -44,6 +57,22 @@ function readJson(): unknown {
     throw new BadInput(`stdin is not JSON: ${(error as Error).message}`);
   }
 }
+
+/** What a lawn's question comes to, soil and all. */
+function inputOf({ weather, readings, records, history, ...request }: LawnQuestion) {
+  return lawnSeasonInput(
+    request,
+    weather,
+    readings,
+    records.flatMap(applicationsOfRecord),
+    new Map(history.map(({ zoneId, causes }) => [zoneId, causes])),
+  );
+}
+
+const planFor = (question: LawnQuestion): Plan => {
+  const input = inputOf(question);
+  return planOf(planSeason(input), input, shelfOf(question.policy.labels));
+};
 
 const run: Record<CommandName, (input: unknown) => unknown> = {
   diagnose: (raw) => {
@@ -81,9 +110,12 @@ const run: Record<CommandName, (input: unknown) => unknown> = {
     };
   },
   season: (raw) => {
-    const { weather, readings, records, rateCard: withCard, ...request } = parse('season', raw);
-    const input = lawnSeasonInput(request, weather, readings, records);
-    const season = planSeason(input);
+    const { rateCard: withCard, previous, ...question } = parse('season', raw);
+    const input = inputOf(question);
+    const planned = planFor(question);
+    const season = previous
+      ? { ...planned, moves: movesBetween(previous, question, planFor) }
+      : planned;
     if (!withCard) return season;
     const cards = input.zones
       .filter((zone) => mainGrass(zone))
@@ -104,10 +136,9 @@ const run: Record<CommandName, (input: unknown) => unknown> = {
   },
   zoneAmounts: (raw) => {
     const { lawn, zoneId, date } = parse('zoneAmounts', raw);
-    const { weather, readings, records, ...request } = lawn;
-    const zone = request.zones.find(({ id }) => id === zoneId);
+    const zone = lawn.zones.find(({ id }) => id === zoneId);
     if (!zone) throw new BadInput('zoneId: the lawn has no such zone');
-    const input = lawnSeasonInput(request, weather, readings, records);
+    const input = inputOf(lawn);
     const card = rateCard(zoneCaseOf(input, zone), date ?? input.today);
     const acres = zoneArea(zone) / SQUARE_FEET_PER_ACRE;
     return {

@@ -5,7 +5,7 @@ import { diagnosisInputSchema } from '../diagnosis';
 import { standSchema } from '../lawn';
 import type { CheckContext } from '../checker';
 import { ordinanceSchema, seasonRequestSchema } from '../needs';
-import { materialSchema } from '../rates';
+import { materialSchema, type Application } from '../rates';
 import { localDateSchema, probeReadingSchema, weatherBundleSchema } from '../weather';
 
 /** Input of `soil`: a year's weather and the thresholds to look for. */
@@ -22,8 +22,8 @@ export const soilCommandSchema = z.object({
     ]),
 });
 
-/** An application with its id and zone, as records keep it. */
-export const applicationSchema = z.object({
+/** An application with its id and zone, as the judge reads it. */
+const applicationSchema = z.object({
   id: z.string(),
   zoneId: z.string(),
   date: localDateSchema,
@@ -31,18 +31,76 @@ export const applicationSchema = z.object({
   materials: z.array(materialSchema).min(1),
 });
 
-/** Input of `season`: the lawn, what was found, its weather and its records. */
-export const seasonCommandSchema = seasonRequestSchema.extend({
+/** What was done on a day, over one or more zones; amounts are those of all of them together. */
+export const workRecordSchema = z.strictObject({
+  id: z.string().max(200),
+  /** The job that it did. */
+  jobId: z.string().max(200).optional(),
+  date: localDateSchema,
+  zones: z
+    .array(
+      z.strictObject({
+        zoneId: z.uuid(),
+        areaFt2: z.number().positive('the treated area is above 0'),
+      }),
+    )
+    .min(1, 'say where it was done'),
+  materials: z.array(materialSchema).min(1, 'name what was put down'),
+  /** Share of its work that it did, 0-1. */
+  effect: z.number().min(0).max(1, 'an effect is a share, 0 to 1').optional(),
+  /** Weeds and causes that it was meant for. */
+  targets: z.array(slugSchema).max(100).optional(),
+});
+
+/** A record zone by zone: its amounts are shared out by area. */
+export const applicationsOfRecord = ({
+  id,
+  jobId,
+  date,
+  zones,
+  materials,
+  effect,
+  targets,
+}: z.output<typeof workRecordSchema>): Application[] => {
+  const total = zones.reduce((sum, { areaFt2 }) => sum + areaFt2, 0);
+  return zones.map(({ zoneId, areaFt2 }) => ({
+    id: zones.length === 1 ? id : `${id}@${zoneId}`,
+    zoneId,
+    date,
+    areaFt2,
+    materials: materials.map((material) => ({
+      ...material,
+      amount: (material.amount * areaFt2) / total,
+    })),
+    ...(jobId === undefined ? {} : { stepId: jobId }),
+    ...(effect === undefined ? {} : { effect }),
+    ...(targets === undefined ? {} : { targets }),
+  }));
+};
+
+/** A lawn's question: what it is, what was found, its weather and its records. */
+const lawnQuestionSchema = z.strictObject({
+  ...seasonRequestSchema.shape,
   weather: weatherBundleSchema,
   readings: z.array(probeReadingSchema).default([]),
-  records: z.array(applicationSchema).default([]),
+  records: z.array(workRecordSchema).default([]),
+  /** Insects and diseases that were here, or were prevented, in the last three years. */
+  history: z
+    .array(z.strictObject({ zoneId: z.uuid(), causes: z.array(slugSchema).max(50) }))
+    .default([]),
+});
+export type LawnQuestion = z.output<typeof lawnQuestionSchema>;
+
+/** Input of `season`: the lawn's question, and an earlier one of it to tell what moved. */
+export const seasonCommandSchema = lawnQuestionSchema.extend({
   /** With the rate card of every zone. */
   rateCard: z.boolean().default(false),
+  previous: lawnQuestionSchema.optional(),
 });
 
 /** Input of `amounts` for a zone of a lawn: every product at its rate on this grass in the soil of a day. */
 export const zoneAmountsCommandSchema = z.strictObject({
-  lawn: seasonCommandSchema.omit({ rateCard: true }),
+  lawn: lawnQuestionSchema,
   zoneId: z.uuid(),
   /** The day; today unless it is given. */
   date: localDateSchema.optional(),

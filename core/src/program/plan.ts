@@ -1,0 +1,312 @@
+import { applicationsOf } from '../courses/applicationsOf';
+import type { Clash, NitrogenYear, Season, Step } from '../courses/step';
+import { treatments } from '../knowledge';
+import { needOfWork, type Need } from '../needs/need';
+import type { LookAnswer, SeasonInput } from '../needs/seasonInput';
+import type { ReasonInput } from '../needs/reason';
+import type { Shelf } from '../products';
+import { residualShare, type Application, type Material } from '../rates';
+import { addDays, daysBetween, localDate, SQUARE_FEET_PER_ACRE, type LocalDate } from '../units';
+
+/** What a piece of work is, whoever's need it meets. */
+export type JobKind =
+  'prevent' | 'protect' | 'control' | 'cure' | 'feed' | 'seed' | 'plug' | 'look' | 'other';
+
+export interface JobMaterial {
+  kind: Material['kind'];
+  slug: string;
+  ratePerAcre: number;
+  unit: string;
+  /** Over all its zones. */
+  amount: number;
+}
+
+/** One piece of work on one lawn: one mix at one rate on one day, over the zones that get it. */
+export interface Job {
+  id: string;
+  needIds: string[];
+  /** Every piece of work that it does, by need, step and round. */
+  serves: string[];
+  kind: JobKind;
+  by: 'us' | 'customer' | 'other';
+  zones: { zoneId: string; areaFt2: number }[];
+  materials: JobMaterial[];
+  date: LocalDate;
+  window: { opens: LocalDate; best: LocalDate; closes: LocalDate };
+  waitsFor?: { condition: string; expected: LocalDate }[];
+  after?: { jobId: string; minDays: number }[];
+  state: 'waiting' | 'open' | 'closing' | 'closed' | 'done' | 'dropped';
+  /** Last day on which what was laid still holds. */
+  protectedUntil?: LocalDate;
+}
+
+/** A dated return. */
+export interface Look {
+  id: string;
+  needId: string;
+  date: LocalDate;
+  question: string;
+  seen?: LookAnswer['seen'];
+}
+
+export interface Plan {
+  needs: Need[];
+  jobs: Job[];
+  looks: Look[];
+  unmet: { needId: string; rule: string; inputs: Record<string, ReasonInput> }[];
+  clashes: { id: string; needIds: string[]; rule: string; choices: Clash['choice'][] }[];
+  nitrogen: NitrogenYear[];
+}
+
+/** Days before its window closes from which a job is closing. */
+const CLOSING_DAYS = 3;
+
+const preventsInsects = (slug: string): boolean =>
+  treatments.find((entry) => entry.slug === slug)?.kind !== 'fungicide';
+
+function kindOf(step: Step): JobKind {
+  switch (step.kind) {
+    case 'protect':
+      if (step.mode === 'curative') return 'cure';
+      return preventsInsects(step.treatment) ? 'prevent' : 'protect';
+    case 'seed':
+      return step.material === 'plugs' ? 'plug' : 'seed';
+    case 'look-again':
+      return 'look';
+    default:
+      return step.kind;
+  }
+}
+
+function stateOf(step: Step, today: LocalDate): Job['state'] {
+  const { opens, closes } = step.window;
+  if (step.waitsFor || opens > today) return 'waiting';
+  if (closes < today) return 'closed';
+  return daysBetween(today, closes) < CLOSING_DAYS ? 'closing' : 'open';
+}
+
+/** The day until which a pre-emergent or a treatment of a step holds; `undefined` for work that does not last. */
+function holdsUntil(step: Step, shelf: Shelf): LocalDate | undefined {
+  if (step.kind === 'prevent') {
+    const weeks = step.products.map(({ herbicide }) => {
+      const range = shelf.herbicide(herbicide)?.residualWeeks;
+      let week = 0;
+      while (range && week < 60 && residualShare(week + 1, range) > 0.5) week += 1;
+      return week;
+    });
+    return addDays(step.window.best, Math.max(0, ...weeks) * 7);
+  }
+  if (step.kind === 'protect' && step.mode === 'preventive') {
+    const days = shelf.treatment(step.treatment)?.residualDays;
+    return days ? addDays(step.window.best, days) : undefined;
+  }
+  return undefined;
+}
+
+const materialsOf = (step: Step): JobMaterial[] =>
+  (applicationsOf(step)[0]?.materials ?? []).map(({ kind, slug, unit, amount }) => ({
+    kind,
+    slug,
+    ratePerAcre: (amount * SQUARE_FEET_PER_ACRE) / step.areaFt2,
+    unit,
+    amount,
+  }));
+
+/** Zones that need another rate are another job. */
+const sameWork = (step: Step): string =>
+  [
+    step.kind,
+    step.window.best,
+    ...materialsOf(step).map(
+      ({ kind, slug, ratePerAcre }) => `${kind} ${slug} ${ratePerAcre.toPrecision(6)}`,
+    ),
+  ].join('|');
+
+function jobOf(lines: readonly Step[], today: LocalDate, shelf: Shelf): Job {
+  const first = lines[0] as Step;
+  const materials = materialsOf(first);
+  const area = lines.reduce((sum, { areaFt2 }) => sum + areaFt2, 0);
+  const serves = lines.flatMap((line) => line.serves);
+  const until = lines.flatMap((line) => holdsUntil(line, shelf) ?? []).sort()[0];
+  const latest = (days: readonly LocalDate[]) => [...days].sort().pop() as LocalDate;
+  const earliest = (days: readonly LocalDate[]) => [...days].sort()[0] as LocalDate;
+  return {
+    id: first.id,
+    needIds: [...new Set(serves.map(needOfWork))],
+    serves,
+    kind: kindOf(first),
+    by: 'us',
+    zones: lines.map(({ zoneId, areaFt2 }) => ({ zoneId, areaFt2 })),
+    materials: materials.map((material) => ({
+      ...material,
+      amount: (material.ratePerAcre * area) / SQUARE_FEET_PER_ACRE,
+    })),
+    date: first.window.best,
+    window: {
+      opens: latest(lines.map(({ window }) => window.opens)),
+      best: first.window.best,
+      closes: earliest(lines.map(({ window }) => window.closes)),
+    },
+    ...(first.waitsFor ? { waitsFor: [first.waitsFor] } : {}),
+    state: stateOf(first, today),
+    ...(until ? { protectedUntil: until } : {}),
+  };
+}
+
+/** Work on record that did a job of the plan: it stands where it was done. */
+function doneJobs(records: readonly Application[]): Job[] {
+  return records.flatMap(({ stepId, zoneId, areaFt2, date, materials }): Job[] => {
+    if (!stepId?.includes('/')) return [];
+    const kind = stepId.split(':')[0] ?? '';
+    const on = localDate(date);
+    return [
+      {
+        id: stepId,
+        needIds: [needOfWork(stepId)],
+        serves: [stepId],
+        kind: DONE_KINDS[kind] ?? 'other',
+        by: 'us',
+        zones: [{ zoneId, areaFt2 }],
+        materials: materials.map((material) => ({
+          kind: material.kind,
+          slug: material.slug,
+          ratePerAcre: (material.amount * SQUARE_FEET_PER_ACRE) / areaFt2,
+          unit: material.unit,
+          amount: material.amount,
+        })),
+        date: on,
+        window: { opens: on, best: on, closes: on },
+        state: 'done',
+      },
+    ];
+  });
+}
+const DONE_KINDS: Readonly<Record<string, JobKind>> = {
+  control: 'control',
+  prevent: 'prevent',
+  cure: 'cure',
+  protect: 'protect',
+  feed: 'feed',
+  fill: 'seed',
+  renovate: 'seed',
+};
+
+/** Each job after the earlier rounds of the needs that it serves. */
+function chained(jobs: readonly Job[]): Job[] {
+  return jobs.map((job) => {
+    const after = jobs.filter(
+      (other) =>
+        other !== job &&
+        other.kind !== 'look' &&
+        other.date < job.date &&
+        other.needIds.some((need) => job.needIds.includes(need)),
+    );
+    return after.length === 0 || job.kind === 'look'
+      ? job
+      : {
+          ...job,
+          after: after.map(({ id, date }) => ({ jobId: id, minDays: daysBetween(date, job.date) })),
+        };
+  });
+}
+
+/**
+ * A season in the terms of the plan: needs, the jobs that serve them (lines of several zones with one mix at one rate
+ * on one day are one job), dated returns, and what is not met and why.
+ */
+export function planOf(season: Season, input: SeasonInput, shelf: Shelf): Plan {
+  const groups = new Map<string, Step[]>();
+  for (const step of season.steps) {
+    if (step.kind === 'look-again') continue;
+    const key = sameWork(step);
+    groups.set(key, [...(groups.get(key) ?? []), step]);
+  }
+  const jobs = [
+    ...doneJobs(input.records),
+    ...[...groups.values()].map((lines) => jobOf(lines, input.today, shelf)),
+  ].sort((a, b) => (a.date < b.date ? -1 : 1));
+  return {
+    needs: season.needs,
+    jobs: chained(jobs),
+    looks: [
+      ...season.steps.flatMap((step) =>
+        step.kind === 'look-again'
+          ? [
+              {
+                id: step.id,
+                needId: step.need,
+                date: step.window.best,
+                question: step.because[0]?.rule ?? 'look-again',
+              },
+            ]
+          : [],
+      ),
+      ...input.looks.map(({ needId, date, seen }) => ({
+        id: `${needId}/look/${date}`,
+        needId,
+        date,
+        question: 'answered',
+        seen,
+      })),
+    ],
+    unmet: season.needs.flatMap(({ id, state, reason }) =>
+      reason && UNMET.has(state) ? [{ needId: id, rule: reason.rule, inputs: reason.inputs }] : [],
+    ),
+    clashes: season.clashes.map((clash) => ({
+      id: clash.id,
+      needIds: [...clash.seed.serves, ...clash.prevent.serves].map(needOfWork),
+      rule: 'seed-or-prevent',
+      choices: ['seed', 'prevent'],
+    })),
+    nitrogen: season.nitrogen,
+  };
+}
+const UNMET: ReadonlySet<Need['state']> = new Set(['partly', 'failed', 'givenUp', 'open']);
+
+/** Why a job moved, came or went. */
+export interface Move {
+  jobId: string;
+  from: LocalDate | null;
+  to: LocalDate | null;
+  /** The one changed input that moves it by itself; `together`: only several at once do. */
+  cause: string;
+}
+
+/** A date moved by so many days is worth telling; so is another product, and work come or gone. */
+const WORTH_TELLING_DAYS = 3;
+
+const sameJob = (a: Job | undefined, b: Job | undefined): boolean =>
+  a === undefined || b === undefined
+    ? a === b
+    : Math.abs(daysBetween(a.date, b.date)) <= WORTH_TELLING_DAYS &&
+      a.materials.map(({ slug }) => slug).join() === b.materials.map(({ slug }) => slug).join();
+
+/**
+ * What changed between two questions about a lawn, each change with its cause: the earlier question is asked again
+ * with one input of the later one at a time.
+ * @param ask the plan of a question
+ */
+export function movesBetween<Question extends object>(
+  before: Question,
+  after: Question,
+  ask: (question: Question) => Pick<Plan, 'jobs'>,
+): Move[] {
+  const byId = ({ jobs }: Pick<Plan, 'jobs'>) =>
+    new Map(jobs.filter(({ state }) => state !== 'done').map((job) => [job.id, job]));
+  const old = byId(ask(before));
+  const now = byId(ask(after));
+  const moved = [...new Set([...old.keys(), ...now.keys()])].filter(
+    (id) => !sameJob(old.get(id), now.get(id)),
+  );
+  if (moved.length === 0) return [];
+  const changed = (Object.keys(after) as (keyof Question & string)[]).filter(
+    (key) => JSON.stringify(before[key]) !== JSON.stringify(after[key]),
+  );
+  const alone = new Map(changed.map((key) => [key, byId(ask({ ...before, [key]: after[key] }))]));
+  return moved.map((id) => ({
+    jobId: id,
+    from: old.get(id)?.date ?? null,
+    to: now.get(id)?.date ?? null,
+    cause: changed.find((key) => sameJob(alone.get(key)?.get(id), now.get(id))) ?? 'together',
+  }));
+}
