@@ -12,13 +12,13 @@ import { cases } from './units/testdata/cases';
 import type { SoilSeason } from './weather';
 
 function planOf(sample: AnyLawn) {
-  const { zone, records, request, weather } = inputOf(sample);
-  const first = lawnSeason(request, weather, [], records);
+  const { zone, records, request, weather, history } = inputOf(sample);
+  const first = lawnSeason(request, weather, [], records, history);
   const { choose } = sample;
   const choices = choose
     ? Object.fromEntries(first.season.clashes.map(({ id }) => [id, choose]))
     : {};
-  const { season, soil } = lawnSeason({ ...request, choices }, weather, [], records);
+  const { season, soil } = lawnSeason({ ...request, choices }, weather, [], records, history);
   return { zone, records, season, request, soil: soil.get(zone.id) as SoilSeason };
 }
 

@@ -19,18 +19,21 @@ export interface Fed {
   asFertilizer: boolean;
   /** Not on record yet. */
   planned?: boolean;
+  /** The work of the plan that it did. */
+  work?: string | null;
   materials: { kind: string; slug: string; ratePerAcre: number }[];
 }
 
 /** What a record or a planned application brings of nitrogen. */
 export function fedBy(
-  { date, areaFt2, materials }: Pick<Application, 'date' | 'areaFt2' | 'materials'>,
+  { date, areaFt2, materials, stepId }: Omit<Application, 'id' | 'zoneId'>,
   shelf: Shelf,
 ): Fed {
   const lb = materials.reduce((sum, material) => sum + (shelf.nutrientsOf(material)?.n ?? 0), 0);
   return {
     date: localDate(date),
     nLbPer1000: (lb / areaFt2) * 1000,
+    ...(stepId ? { work: stepId } : {}),
     asFertilizer: materials.some(({ kind }) => kind === 'fertilizer'),
     materials: materials.map((material: Material) => ({
       kind: material.kind,
@@ -44,12 +47,6 @@ export function fedBy(
 export const nitrogenInYear = (fed: readonly Fed[], date: LocalDate): number =>
   fed
     .filter((feeding) => yearOf(feeding.date) === yearOf(date))
-    .reduce((sum, { nLbPer1000 }) => sum + nLbPer1000, 0);
-
-/** lb N per 1000 ft² that came as a fertilizer on the days from one to another, or is planned to. */
-export const nitrogenBetween = (fed: readonly Fed[], from: LocalDate, to: LocalDate): number =>
-  fed
-    .filter(({ asFertilizer, date }) => asFertilizer && date >= from && date <= to)
     .reduce((sum, { nLbPer1000 }) => sum + nLbPer1000, 0);
 
 /** Days with more than a trace of nitrogen, in order. */

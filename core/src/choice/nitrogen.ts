@@ -1,5 +1,5 @@
 import { growthPotential, nitrogenLimits } from '../fertility';
-import { dayRules, feedingRules, grass } from '../knowledge';
+import { countingRules, dayRules, feedingRules, grass } from '../knowledge';
 import type { ShelfFertilizer } from '../products';
 import { daysBetween, monthOf, yearOf, type LocalDate } from '../units';
 import { fedWithinGap, nitrogenInYear, type NitrogenRoom } from './fed';
@@ -120,9 +120,17 @@ export function withinYear(
   date: LocalDate,
 ): ShelfFertilizer {
   if (product.maxPerYear === null) return product;
-  const left = usesOf(zoneCase, product)
-    .filter((use) => yearOf(use.date) === yearOf(date))
-    .reduce((rest, use) => rest - use.ratePerAcre, product.maxPerYear);
+  const uses = usesOf(zoneCase, product);
+  const sum = (within: (day: LocalDate) => boolean) =>
+    uses
+      .filter((use) => within(use.date))
+      .reduce((total, { ratePerAcre }) => total + ratePerAcre, 0);
+  // A year's amount may not lie within half a year either, whatever the calendar says.
+  const used = Math.max(
+    sum((day) => yearOf(day) === yearOf(date)),
+    sum((day) => Math.abs(daysBetween(day, date)) < countingRules.seasonDays),
+  );
+  const left = product.maxPerYear - used;
   return { ...product, maxPerApplication: Math.min(product.maxPerApplication ?? Infinity, left) };
 }
 

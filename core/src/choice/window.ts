@@ -1,3 +1,4 @@
+import { crossingWindows } from '../knowledge';
 import type { SoilCrossing, SoilSeason } from '../weather';
 import { addDays, localDate, type LocalDate } from '../units';
 
@@ -32,6 +33,9 @@ export interface SoilWindowRule {
   notBefore?: string;
 }
 
+const seasonStart = (year: number, month: number, day: number): LocalDate =>
+  localDate(`${year}-${String(month).padStart(2, '0')}-${String(day).padStart(2, '0')}`);
+
 /** Days that a window stays open when the soil never reaches its closing temperature. */
 const LONGEST_OPEN_DAYS = 60;
 
@@ -57,12 +61,16 @@ export function soilWindow(
   { direction, opensF, bestF, closesF, notBefore }: SoilWindowRule,
   year: number,
 ): StepWindow | null {
-  const crossed = season.crossing(opensF, direction, year);
-  if (!crossed) return null;
-  const opens = notBefore ? later(crossed.date, localDate(`${year}-${notBefore}`)) : crossed.date;
+  const opening = season.crossing(opensF, direction, year);
   const closing = season.crossing(closesF, direction, year);
+  // Where soil is past the opening all the year but comes to the end of the window, it is open from the season's start.
+  const crossed = opening ?? closing;
+  if (!crossed) return null;
+  const [month, day] = crossingWindows[direction].from;
+  const begins = opening?.date ?? seasonStart(year, month, day);
+  const opens = notBefore ? later(begins, localDate(`${year}-${notBefore}`)) : begins;
   const closes = closing ? addDays(closing.date, -1) : addDays(opens, LONGEST_OPEN_DAYS);
-  if (closes < opens && opens > crossed.date) return null;
+  if (closes < opens && opens > begins) return null;
   const last = later(closes, opens);
   const best = season.crossing(bestF, direction, year);
   return {

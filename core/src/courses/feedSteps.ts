@@ -1,4 +1,4 @@
-import { fedOn, nitrogenInYear, nitrogenBetween } from '../choice/fed';
+import { fedOn, nitrogenInYear, type Fed } from '../choice/fed';
 import { fertilizersOn, isAsleep, placeRoom, UPKEEP_INDEX } from '../choice/nitrogen';
 import { outsideBlackout } from '../choice/ordinance';
 import { expectedDay, highestAir } from '../choice/sprayDay';
@@ -67,6 +67,14 @@ function daysOf({ opens, best, closes }: StepWindow, today: LocalDate): LocalDat
     (a, b) => Math.abs(daysBetween(best, a)) - Math.abs(daysBetween(best, b)),
   );
 }
+
+/** Whether a feeding on record was this one of the year: by its name, or by its day where it has none. */
+const fills = ({ planned, asFertilizer, work, date }: Fed, need: string, window: StepWindow) =>
+  planned !== true &&
+  asFertilizer &&
+  (work?.startsWith('feed:')
+    ? work.startsWith(`${need}/`)
+    : date >= addDays(window.opens, -FEED_DAYS) && date <= window.closes);
 
 type Tried = { date: LocalDate; feeding: Feeding } | { rule: string };
 
@@ -202,6 +210,8 @@ export function feedSteps(zoneCase: ZoneCase, seed: SeedStep | null): Feedings {
       fed.filter(({ planned }) => !planned),
       localDate(`${year}-06-30`),
     );
+    // Where the days of two feedings overlap, what was given filled the first of them.
+    const counted = new Set<Fed>();
     let carried = 0;
     let planned = 0;
     let short: Reason | undefined;
@@ -227,7 +237,9 @@ export function feedSteps(zoneCase: ZoneCase, seed: SeedStep | null): Feedings {
           ...(reason ? { reason } : {}),
         });
       const share = yearly * slot.share;
-      const given = nitrogenBetween(fed, addDays(window.opens, -FEED_DAYS), window.closes);
+      const own = fed.filter((entry) => !counted.has(entry) && fills(entry, id, window));
+      own.forEach((entry) => counted.add(entry));
+      const given = own.reduce((sum, { nLbPer1000 }) => sum + nLbPer1000, 0);
       const wanted = Math.min(slot.mostLb ?? Infinity, Math.max(0, share + carried - given));
       if (window.closes < today) {
         // What has passed is not made up for, but what came too much of it is.

@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import {
+  causes,
   grasses,
   herbicide,
   propertySchema,
   seasonRequestSchema,
   shelfLabelSchema,
+  treatments,
   weeds,
   zoneArea,
   type Application,
@@ -71,6 +73,10 @@ function labelsOf(store: (typeof STORES)[number]) {
 }
 
 const desired = grasses.filter(({ roles }) => roles.includes('desired')).map(({ slug }) => slug);
+/** Insects and diseases that may have been here, likely for the grass or not. */
+const pests = causes
+  .filter(({ group }) => group === 'insect' || group === 'disease')
+  .map(({ slug }) => slug);
 const share = fc.double({ min: 0.05, max: 0.5, noNaN: true });
 
 /** A lawn of one zone, its weather, what was found and done on it, and what the company keeps. */
@@ -99,6 +105,10 @@ export const anyLawn = fc.record({
   factors: fc.constantFrom<SiteFactor[]>(['full-sun-tall'], ['half-shade'], ['full-sun-short'], []),
   choose: fc.constantFrom('seed', 'prevent', null),
   store: fc.constantFrom(...STORES),
+  upkeep: fc.constantFrom('basic', 'standard', 'showpiece'),
+  /** Somebody has read every label for home lawns. */
+  confirmed: fc.boolean(),
+  history: fc.uniqueArray(fc.constantFrom(...pests), { maxLength: 7 }),
   earlier: fc.option(
     fc.record({
       slug: fc.constantFrom(
@@ -166,10 +176,22 @@ export function inputOf(sample: AnyLawn) {
     today,
     region: sample.region,
     zones: [zone],
-    policy: { labels: labelsOf(sample.store) },
+    upkeep: sample.upkeep,
+    policy: {
+      labels: labelsOf(sample.store),
+      confirmedLabels: sample.confirmed ? treatments.map(({ slug }) => slug) : [],
+    },
     findings: [{ zoneId: zone.id, weeds: sample.weeds }],
   });
-  return { zone, records, request, weather, input: lawnSeasonInput(request, weather, [], records) };
+  const history = new Map([[zone.id, sample.history]]);
+  return {
+    zone,
+    records,
+    request,
+    weather,
+    history,
+    input: lawnSeasonInput(request, weather, [], records, history),
+  };
 }
 
 /** The drawn lawn as it is stored. */

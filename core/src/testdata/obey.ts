@@ -108,7 +108,7 @@ export function obey(
   { days, seed, disturbances }: { days: number; seed: number; disturbances: Disturbances },
 ): { done: Done[]; broken: Disobeyed[]; last: Season; asked: number; records: Application[] } {
   const random = seededRandom(seed);
-  const { zone, request, records: before } = inputOf(sample);
+  const { request, records: before, history } = inputOf(sample);
   const start = request.today;
   const records: Application[] = [...before];
   const later: { from: LocalDate; record: Application }[] = [];
@@ -121,7 +121,8 @@ export function obey(
   const ask = (today: LocalDate): Season => {
     asked += 1;
     const weather = testWeather(sample.region, sample.seed, today);
-    const plan = () => lawnSeason({ ...request, today, looks, choices }, weather, [], records).season;
+    const plan = () =>
+      lawnSeason({ ...request, today, looks, choices }, weather, [], records, history).season;
     const first = plan();
     const open = sample.choose ? first.clashes.filter(({ id }) => !(id in choices)) : [];
     for (const { id } of open) choices[id] = sample.choose as 'seed' | 'prevent';
@@ -219,7 +220,6 @@ export function obey(
     const week = addDays(today, 14);
     next = ahead && ahead < week ? ahead : week;
   }
-  void zone;
   return { done, broken, last: season, asked, records };
 }
 

@@ -81,9 +81,15 @@ describe('the five-day crossing rule', () => {
   it('takes a crossing back when a cold spell undoes it, and waits for the lasting one', () => {
     const spring = [...run5(56), ...run5(50), ...run5(58), ...run5(60)];
     expect(crossing(spring, 55, 'rising')).toBe(10);
-    const dip = [...run5(56), 54, 54, ...run5(57)];
-    expect(crossing(dip, 55, 'rising')).toBe(0);
+    const dip = [50, ...run5(56), 54, 54, ...run5(57)];
+    expect(crossing(dip, 55, 'rising')).toBe(1);
     expect(crossing([...run5(74), ...run5(69), ...run5(75), ...run5(68)], 70, 'falling')).toBe(15);
+  });
+  it('has no crossing where the soil was never on the other side: warm winters, cool summers', () => {
+    expect(crossing([...run5(60), ...run5(63)], 55, 'rising')).toBeNull();
+    expect(crossing([...run5(60), ...run5(54)], 70, 'falling')).toBeNull();
+    // Seen in the days before the window, it counts.
+    expect(crossing([54, ...run5(60), ...run5(63)], 55, 'rising', { from: 1 })).toBe(1);
   });
   it('is not fooled by one hot day', () => {
     const flat = Array.from({ length: 20 }, (_, i) => (i === 10 ? 70 : 50));
