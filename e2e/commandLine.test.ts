@@ -124,6 +124,75 @@ void describe('the command line', () => {
     assert.deepEqual([status, stderr], [2, 'zoneId: the lawn has no such zone\n']);
   });
 
+  it('plans in needs, jobs and looks; a record by its job closes it; what moved is told with its cause', () => {
+    interface Plan {
+      needs: { id: string; kind: string; subject: string; state: string }[];
+      jobs: {
+        id: string;
+        kind: string;
+        date: string;
+        state: string;
+        zones: { zoneId: string; areaFt2: number }[];
+        materials: { kind: string; slug: string; unit: string; amount: number }[];
+      }[];
+      looks: { needId: string; date: string }[];
+      nitrogen: { targetLbPer1000: number; plannedLbPer1000: number }[];
+      moves: { jobId: string; from: string | null; to: string | null; cause: string }[];
+    }
+    const zones = [1, 2].map((index) =>
+      testZone(index, [{ species: 'tall-fescue', cover: 0.95 }], { irrigated: true }),
+    );
+    const on = (today: string, fields: object = {}) => ({
+      today,
+      region: 'transition',
+      zones,
+      findings: zones.map(({ id }) => ({
+        zoneId: id,
+        weeds: [{ weed: 'dandelion', cover: 0.06, since: '2026-04-01', seenOn: '2026-04-01' }],
+      })),
+      weather: testWeather('transition', 7, localDate(today)),
+      ...fields,
+    });
+    const first = on('2026-04-10');
+    const plan = answer(['season'], first) as unknown as Plan;
+    const spray = plan.jobs.find(({ kind }) => kind === 'control')!;
+    // One mix at one rate on one day: both zones are one job.
+    assert.equal(spray.zones.length, 2);
+    assert.ok(plan.nitrogen.every((year) => year.plannedLbPer1000 > 0.8 * year.targetLbPer1000));
+    const record = {
+      id: 'r1',
+      jobId: spray.id,
+      date: spray.date,
+      zones: spray.zones,
+      materials: spray.materials.map(({ kind, slug, unit, amount }) => ({
+        kind,
+        slug,
+        unit,
+        amount,
+      })),
+    };
+    const next = on(spray.date, { records: [record], previous: first });
+    const after = answer(['season'], next) as unknown as Plan;
+    assert.deepEqual(
+      after.jobs.filter(({ kind }) => kind === 'control').map(({ state }) => state),
+      ['done', 'done'],
+    );
+    const need = after.needs.filter(({ kind }) => kind === 'control');
+    assert.deepEqual(
+      need.map(({ subject, state }) => [subject, state]),
+      [
+        ['dandelion', 'waiting'],
+        ['dandelion', 'waiting'],
+      ],
+    );
+    assert.ok(need.every(({ id }) => after.looks.some(({ needId }) => needId === id)));
+    assert.deepEqual(
+      after.moves.filter(({ jobId }) => jobId === spray.id),
+      [{ jobId: spray.id, from: spray.date, to: null, cause: 'records' }],
+    );
+    assert.equal(plan.moves, undefined);
+  });
+
   for (const [what, args, input, message] of [
     ['no command', [], '', /^usage: alfombra </],
     ['an unknown command', ['mow'], '{}', /^usage: alfombra </],
@@ -151,6 +220,12 @@ void describe('the command line', () => {
         tankGal: 4,
       },
       /^products\.0\.unit: dithiopyr is measured in fl-oz/m,
+    ],
+    [
+      'a field that nobody reads',
+      ['season'],
+      { today: '2026-04-10', lawn: 'x' },
+      /Unrecognized key: "lawn"/,
     ],
     ['the schema of nothing', ['schema', 'lawn'], '', /^schema of what\?/],
   ] as const) {

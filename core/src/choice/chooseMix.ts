@@ -366,11 +366,16 @@ const margin = (choice: MixChoice, targets: readonly Target[]): number =>
 const reachedCount = (choice: MixChoice, targets: readonly Target[]): number =>
   targets.filter(({ weed, targetPct }) => (choice.control[weed] as number) >= targetPct).length;
 
+/** Costs this near to each other are the same, $ an acre (invented). */
+const SAME_USD_PER_ACRE = 0.05;
+
 /** Whether a cheaper choice wins: cost first, then fewer products, then the wider margin. */
-function byCost(targets: readonly Target[]) {
+function byCost({ targets, treatedFt2 }: MixQuestion) {
+  // By the acre, so that a spot is met with the same as the lawn around it.
+  const tie = (SAME_USD_PER_ACRE * treatedFt2) / SQUARE_FEET_PER_ACRE;
   return (a: MixChoice, b: MixChoice): number => {
     const cost = a.totalUsdInvented - b.totalUsdInvented;
-    if (Math.abs(cost) > 0.005) return cost;
+    if (Math.abs(cost) > tie) return cost;
     return a.products.length - b.products.length || margin(b, targets) - margin(a, targets);
   };
 }
@@ -428,7 +433,7 @@ export function chooseMix(question: MixQuestion): MixAnswer {
     consider([a]);
     for (const b of feasible.slice(index + 1)) if (compatible(a, b, question)) consider([a, b]);
   });
-  const reaching = choices.filter(({ reaches }) => reaches).sort(byCost(question.targets));
+  const reaching = choices.filter(({ reaches }) => reaches).sort(byCost(question));
   if (reaching[0]) {
     return { best: reaching[0], runnersUp: reaching.slice(1, 3), excluded };
   }
