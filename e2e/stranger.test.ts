@@ -608,6 +608,35 @@ for (const [size, viewport, touch] of [
       await sees('Not the grass of this zone');
     });
 
+    step('does a job as the season says, and is not asked for it again', async () => {
+      await page.goto(`${ADDRESS}${lawn}/season`);
+      await button('All');
+      await sees(/^Control dandelion/);
+      const after = (name: RegExp) =>
+        shown(page.getByText(name)).locator(
+          'xpath=following::a[normalize-space()="Record it done"][1]',
+        );
+      await press(after(/^Control dandelion/));
+      await page.waitForURL(`**${lawn}/record/**`);
+      await sees('Put down');
+      await fill('Air', '68');
+      await fill('Wind', '5');
+      await page.waitForTimeout(300);
+      await page.reload();
+      await sees('Put down');
+      await holds('Air', '68');
+      await button('Save the record');
+      await sees('Recorded');
+      await page.goto(`${ADDRESS}${lawn}/season`);
+      // The day to look at it again is there, the spray is not, and so it stays over a reload.
+      for (let time = 0; time < 2; time += 1) {
+        await button('All');
+        await sees('Look again: dandelion');
+        assert.equal(await page.getByText(/^Control dandelion/).count(), 0);
+        await page.reload();
+      }
+    });
+
     step('has everything again the next time, and was reloaded on every screen', async () => {
       await page.goto(`${ADDRESS}${lawn}/visit`);
       await sees('3 zones, ');

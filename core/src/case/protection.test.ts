@@ -1,6 +1,6 @@
 import { diagnose, diagnosisInputSchema } from '../diagnosis';
 import { localDate } from '../units';
-import { protectionOf } from './protection';
+import { historyByZone, protectionOf } from './protection';
 
 const TODAY = localDate('2026-08-20');
 const grubs = (date: string, slug = 'chlorantraniliprole') => ({
@@ -28,6 +28,27 @@ it('says nothing where this year’s prevention has run out by itself', () => {
 });
 it('forgets what is neither insect nor disease', () => {
   expect(protectionOf('z', [], [found('2025-09-01', 'dog-urine')], TODAY)).toEqual({});
+});
+it('remembers by zone what was found or prevented, this year too, and what a product was for', () => {
+  const zones = [{ id: 'z' }, { id: 'other' }];
+  const at = (zoneId: string, on: string, cause = 'white-grub') => ({
+    zoneId,
+    ...found(on, cause),
+  });
+  const history = (...args: Parameters<typeof historyByZone>) =>
+    Object.fromEntries(historyByZone(...args));
+  expect(
+    history(zones, [], [at('z', '2026-08-01'), at('z', '2021-09-01', 'billbug')], TODAY),
+  ).toEqual({ z: ['white-grub'], other: [] });
+  // Found in one zone is not found in the next; what is neither insect nor disease has no season.
+  expect(history(zones, [], [at('other', '2025-08-01', 'dog-urine')], TODAY)).toEqual({
+    z: [],
+    other: [],
+  });
+  // Nobody said what for: what it is usually bought for; somebody did: that.
+  expect(history(zones, [grubs('2025-06-01')], [], TODAY).z).toEqual(['white-grub']);
+  const meant = { ...grubs('2025-06-01'), targets: ['armyworm', 'billbug'] };
+  expect(history(zones, [meant], [], TODAY).z?.sort()).toEqual(['armyworm', 'billbug']);
 });
 it('moves the diagnosis: less when covered, more when lapsed', () => {
   const p = (state?: 'covered' | 'lapsed') =>

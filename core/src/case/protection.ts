@@ -61,11 +61,11 @@ export function protectionOf(
 export const historyByZone = (
   zones: readonly { id: string }[],
   records: readonly Application[],
-  earlier: readonly { cause: string; on: LocalDate }[],
+  earlier: readonly { zoneId: string; cause: string; on: LocalDate }[],
   today: LocalDate,
 ): Map<string, string[]> => {
   const recent = (on: LocalDate) => on <= today && yearOf(today) - yearOf(on) <= HISTORY_YEARS;
-  const found = earlier.filter(({ on }) => recent(on)).map(({ cause }) => cause);
+  const found = earlier.filter(({ on }) => recent(on));
   return new Map(
     zones.map(({ id }) => {
       const prevented = records
@@ -81,7 +81,12 @@ export const historyByZone = (
         );
       return [
         id,
-        [...new Set([...found, ...prevented])].filter((cause) => {
+        [
+          ...new Set([
+            ...found.filter(({ zoneId }) => zoneId === id).map(({ cause }) => cause),
+            ...prevented,
+          ]),
+        ].filter((cause) => {
           const group = causeOf(cause)?.group;
           return group === 'insect' || group === 'disease';
         }),
@@ -90,14 +95,14 @@ export const historyByZone = (
   );
 };
 
-/** Causes that visits confirmed, with their day. */
+/** Causes that visits confirmed, with their zone and day. */
 export const decidedIn = (
   visits: readonly { date: LocalDate; looks: readonly Look[] }[],
-): { cause: string; on: LocalDate }[] =>
+): { zoneId: string; cause: string; on: LocalDate }[] =>
   visits.flatMap(({ date, looks }) =>
-    looks.flatMap(({ decision }) =>
+    looks.flatMap(({ zoneId, decision }) =>
       decision && decision.kind !== 'cannot-tell' && decision.cause
-        ? [{ cause: decision.cause, on: date }]
+        ? [{ zoneId, cause: decision.cause, on: date }]
         : [],
     ),
   );

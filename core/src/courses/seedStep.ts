@@ -108,6 +108,9 @@ function sowStep(
       },
       { rule: 'seed-window', inputs: { opensF, closesF, direction } },
       ...(own ? [] : [{ rule: 'seed-second-best', inputs: {} }]),
+      ...(hold && hold > input.today
+        ? [{ rule: 'seed-herbicide-hold', inputs: { until: hold } }]
+        : []),
       {
         rule: 'seed-rate',
         inputs: { pls: Number((bulk * bag.liveShare).toFixed(4)), bulk: Number(bulk.toFixed(2)) },

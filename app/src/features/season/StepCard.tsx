@@ -233,8 +233,8 @@ export function StepCard({
         <Words size="note" weight="semi" tone="quiet">
           {t('season.because')}
         </Words>
-        {step.because.map((reason) => (
-          <Words key={reason.rule}>{reasonWords(t, reason)}</Words>
+        {step.because.map((reason, index) => (
+          <Words key={`${reason.rule}-${index}`}>{reasonWords(t, reason)}</Words>
         ))}
       </View>
       {choices}
