@@ -619,6 +619,12 @@ for (const [size, viewport, touch] of [
       await press(after(/^Control dandelion/));
       await page.waitForURL(`**${lawn}/record/**`);
       await sees('Put down');
+      for (const [time, clock] of [
+        ['Start', '09:00'],
+        ['End', '09:20'],
+      ] as const) {
+        await shown(page.getByLabel(time, { exact: true })).fill(clock);
+      }
       await fill('Air', '68');
       await fill('Wind', '5');
       await page.waitForTimeout(300);

@@ -41,13 +41,17 @@ export function RecordScreen({ lawnId, stepId }: { lawnId: string; stepId: strin
   const session = useSession().data;
   const { question, view, error, retry } = useLawnSeason(lawnId);
   const [kept, setKept] = useState<ApplicationRecord | null>(null);
-  const [other, setOther] = useState<Job | null>(
-    () => keptFrom<RecordSource>(recordKey({ key: otherKey(lawnId) }))?.job ?? null,
+  const key = stepId === OTHER ? otherKey(lawnId) : stepId;
+  // The work that was opened, or begun, stays as it is though the season no longer asks for it: once it is kept it does not.
+  const [opened, setOpened] = useState<Job | null>(
+    () => keptFrom<RecordSource>(recordKey({ key }))?.job ?? null,
   );
   const back = `/lawns/${lawnId}${stepId === OTHER ? '' : '/season'}`;
   if (kept) return <Kept record={kept} lawnId={lawnId} />;
-  const step = view?.season.steps.find(({ id }) => id === stepId);
-  const job = stepId === OTHER ? other : step ? jobOf(step) : null;
+  const step = opened ? undefined : view?.season.steps.find(({ id }) => id === stepId);
+  const found = step ? jobOf(step) : null;
+  if (found) setOpened(found);
+  const job = opened ?? found;
   if (question && view && stepId === OTHER && !job) {
     return (
       <Screen
@@ -56,7 +60,7 @@ export function RecordScreen({ lawnId, stepId }: { lawnId: string; stepId: strin
         subject={question.lawn.name}
         back={back}
       >
-        <OtherJob lawn={question.lawn} onJob={setOther} />
+        <OtherJob lawn={question.lawn} onJob={setOpened} />
       </Screen>
     );
   }
@@ -83,7 +87,7 @@ export function RecordScreen({ lawnId, stepId }: { lawnId: string; stepId: strin
         if (stepId === OTHER) useDraftStore.getState().drop(pickKey(lawnId));
         setKept(record);
       }}
-      onDiscarded={() => setOther(null)}
+      onDiscarded={() => setOpened(null)}
     />
   );
 }
