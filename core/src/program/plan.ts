@@ -1,6 +1,5 @@
 import { applicationsOf } from '../courses/applicationsOf';
 import type { Clash, NitrogenYear, Season, Step } from '../courses/step';
-import { treatments } from '../knowledge';
 import { needOfWork, type Need } from '../needs/need';
 import type { LookAnswer, SeasonInput } from '../needs/seasonInput';
 import type { ReasonInput } from '../needs/reason';
@@ -61,14 +60,11 @@ export interface Plan {
 /** Days before its window closes from which a job is closing. */
 const CLOSING_DAYS = 3;
 
-const preventsInsects = (slug: string): boolean =>
-  treatments.find((entry) => entry.slug === slug)?.kind !== 'fungicide';
-
-function kindOf(step: Step): JobKind {
+function kindOf(step: Step, shelf: Shelf): JobKind {
   switch (step.kind) {
     case 'protect':
       if (step.mode === 'curative') return 'cure';
-      return preventsInsects(step.treatment) ? 'prevent' : 'protect';
+      return shelf.treatment(step.treatment)?.kind === 'fungicide' ? 'protect' : 'prevent';
     case 'seed':
       return step.material === 'plugs' ? 'plug' : 'seed';
     case 'look-again':
@@ -134,7 +130,7 @@ function jobOf(lines: readonly Step[], today: LocalDate, shelf: Shelf): Job {
     id: first.id,
     needIds: [...new Set(serves.map(needOfWork))],
     serves,
-    kind: kindOf(first),
+    kind: kindOf(first, shelf),
     by: 'us',
     zones: lines.map(({ zoneId, areaFt2 }) => ({ zoneId, areaFt2 })),
     materials: materials.map((material) => ({
