@@ -153,7 +153,7 @@ it('plans nothing that the checker calls an exceedance', () => {
           put(slug, treatment(slug)!.ratePerAcre![0], addDays(today, -daysAgo)),
         );
         const { steps } = plan({ today, cause, protect, history: [...new Set(history)], records });
-        for (const step of steps.filter(({ state }) => state !== 'done')) {
+        for (const step of steps) {
           const [application] = applicationsOf(step);
           const over = checkApplication(
             { ...application!, targets: [step.cause] },

@@ -226,7 +226,9 @@ class WalkSearch {
   first(): { walk: Walk; closes: LocalDate } | null {
     const { today } = this.zoneCase.input;
     let fallback: { walk: Walk; closes: LocalDate } | null = null;
-    let ahead = 0;
+    // Before the first of them is due there is nothing to look for.
+    const due = this.tasks.map(({ notBefore }) => notBefore ?? today).sort()[0] ?? today;
+    let ahead = Math.max(0, daysBetween(today, due));
     while (ahead <= SEARCH_DAYS) {
       const walk = this.on(addDays(today, ahead));
       if (walk) {

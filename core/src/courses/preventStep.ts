@@ -4,10 +4,16 @@ import { earlier, soilWindow, type StepWindow } from '../choice/window';
 import { nextWindow, type ZoneCase } from '../choice/zoneCase';
 import { applicationRules, type EmergenceWindow } from '../knowledge';
 import { efficacy } from '../knowledge/efficacy';
-import { splitRules } from '../knowledge/programmes';
+import { splitRules, walkRules } from '../knowledge/programmes';
 import { needId, workId, type NeedState } from '../needs/need';
 import type { Reason } from '../needs/reason';
-import { carrierVolume, mixComponents, residualShare, type MixProduct } from '../rates';
+import {
+  carrierVolume,
+  materialRatePerAcre,
+  mixComponents,
+  residualShare,
+  type MixProduct,
+} from '../rates';
 import { addDays, daysBetween, localDate, yearOf, type LocalDate } from '../units';
 import { controlRows, question, sprayGates } from './sprayQuestion';
 import { stateOf, type PreventStep, type SeedStep, type Unmet } from './step';
@@ -40,7 +46,7 @@ function laidIn(
   const from = addDays(opens, -splitRules.slackDays);
   const to = addDays(closes, splitRules.slackDays);
   return records
-    .filter((record) => (record.effect ?? 1) >= 0.5)
+    .filter((record) => (record.effect ?? 1) >= walkRules.leastEffect)
     .flatMap((record) => {
       const on = localDate(record.date);
       const named = record.stepId?.startsWith(`${need}/`) ?? false;
@@ -55,7 +61,7 @@ function laidIn(
           ? [
               {
                 herbicide: product.slug,
-                ratePerAcre: (material.amount * 43_560) / record.areaFt2,
+                ratePerAcre: materialRatePerAcre(material, record.areaFt2),
               },
             ]
           : [];

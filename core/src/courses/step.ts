@@ -6,7 +6,7 @@ import type { Need } from '../needs/need';
 import type { Exclusion, Reason, TreatmentExclusion } from '../needs/reason';
 import type { StepWindow } from '../choice/window';
 
-export type StepState = 'open' | 'upcoming' | 'done';
+export type StepState = 'open' | 'upcoming';
 
 /** A window that has opened is open; a later one is still to come. */
 export const stateOf = (window: StepWindow, today: LocalDate): StepState =>

@@ -24,7 +24,7 @@ export interface StepChoices extends WalksAnswer {
 }
 
 const onDay = (step: Step, date: LocalDate): boolean =>
-  step.state !== 'done' && step.window.opens <= date && date <= step.window.closes;
+  step.window.opens <= date && date <= step.window.closes;
 
 function weedQuestion(
   zoneCase: ZoneCase,

@@ -105,7 +105,12 @@ function otherBrand(material: Material, areaFt2: number, step: Step): Material {
 /** A year of doing what the plan says, asked on the days that matter; what was done, and every law that was broken. */
 export function obey(
   sample: AnyLawn,
-  { days, seed, disturbances }: { days: number; seed: number; disturbances: Disturbances },
+  {
+    days,
+    seed,
+    disturbances,
+    everyMorning = false,
+  }: { days: number; seed: number; disturbances: Disturbances; everyMorning?: boolean },
 ): { done: Done[]; broken: Disobeyed[]; last: Season; asked: number; records: Application[] } {
   const random = seededRandom(seed);
   const { request, records: before, history } = inputOf(sample);
@@ -218,7 +223,7 @@ export function obey(
       .filter((day) => day > today)
       .sort()[0];
     const week = addDays(today, 14);
-    next = ahead && ahead < week ? ahead : week;
+    next = everyMorning ? addDays(today, 1) : ahead && ahead < week ? ahead : week;
   }
   return { done, broken, last: season, asked, records };
 }

@@ -217,8 +217,7 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
           <DayCard
             read={read}
             open={steps.filter(
-              ({ window, state }) =>
-                state !== 'done' && window.opens <= read.date && read.date <= window.closes,
+              ({ window }) => window.opens <= read.date && read.date <= window.closes,
             )}
           />
         ) : (

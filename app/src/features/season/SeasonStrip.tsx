@@ -59,9 +59,7 @@ export function SeasonStrip({ soil, steps }: { soil: SoilView; steps: readonly S
   const measured = soil.measuredDays - 1;
   const end = shown.length - 1;
   const now = soil.meanF[soil.measuredDays - 1] ?? null;
-  const rows = steps.filter(
-    ({ window, state }) => state !== 'done' && window.opens.slice(0, 4) === year,
-  );
+  const rows = steps.filter(({ window }) => window.opens.slice(0, 4) === year);
   const height = CURVE_HEIGHT + 22 + rows.length * ROW_HEIGHT;
   return (
     <View

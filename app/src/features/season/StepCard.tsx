@@ -125,11 +125,9 @@ export function StepCard({
         </View>
         <Tag
           label={
-            step.state === 'done'
-              ? t('season.done')
-              : step.state === 'open'
-                ? t('season.open')
-                : t('season.upcoming', { date: shortDay(step.window.opens) })
+            step.state === 'open'
+              ? t('season.open')
+              : t('season.upcoming', { date: shortDay(step.window.opens) })
           }
           tone={step.state === 'open' ? 'good' : 'panel'}
         />
@@ -245,7 +243,7 @@ export function StepCard({
           onPress={() => setShowExcluded(true)}
         />
       ) : null}
-      {step.kind === 'look-again' || step.state === 'done' ? null : (
+      {step.kind === 'look-again' ? null : (
         <View className="flex-row gap-2">
           {plugs ? null : (
             <View className="flex-1">

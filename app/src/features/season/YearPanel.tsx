@@ -29,8 +29,7 @@ export function YearPanel({
   const at = Math.min(day, year.days.length - 1);
   const read = year.days[at]!;
   const open = steps.filter(
-    ({ window, state }) =>
-      state !== 'done' && window.opens <= read.date && read.date <= window.closes,
+    ({ window }) => window.opens <= read.date && read.date <= window.closes,
   );
   return (
     <View className="gap-4 lg:flex-row lg:items-start">
