@@ -22,6 +22,7 @@ types &
 typing=$!
 lint=0
 npx --no -- eslint . --max-warnings 0 --cache --cache-strategy content --cache-location "$kept/eslint" || lint=$?
+node scripts/floors.mjs || lint=$?
 wait "$typing"
 [ "$lint" = 0 ]
 echo "checks: types, lint, circles, unused parts and format are clean"
