@@ -25,6 +25,8 @@ const CARRIER = { leaf: 2, soil: 4 } as const;
 const SOIL_WATER_IN = 0.1;
 /** Days ahead over which a day of a cause's own season is looked for. */
 const SEASON_AHEAD_DAYS = 45;
+/** One walk serves two causes where it lies this near to the window of the second. */
+const SHARE_DAYS = 14;
 /** A record this many days before its window opens, or after it closes, belongs to it. */
 const SLACK_DAYS = 30;
 
@@ -224,11 +226,33 @@ export function cureCourse(zoneCase: ZoneCase, cause: string, damage: DamageFind
   return { need: need(done > 0 ? 'underWay' : 'planned'), steps: [step], unmet: [], lookOn: null };
 }
 
+/** A treatment that is laid for another cause and keeps this one away as well; `null`: there is none. */
+function sharedWith(
+  { shelf }: ZoneCase,
+  cause: string,
+  { opens, closes }: StepWindow,
+  laid: readonly ProtectStep[],
+): ProtectStep | null {
+  return (
+    laid.find(({ mode, treatment, window: { best } }) => {
+      const product = shelf.treatment(treatment);
+      return (
+        mode === 'preventive' &&
+        product !== undefined &&
+        product.targets.includes(cause) &&
+        best >= addDays(opens, -SHARE_DAYS) &&
+        best <= addDays(closes, SHARE_DAYS)
+      );
+    }) ?? null
+  );
+}
+
 /** The rounds of one season against a cause, and those that are on record. */
 function roundsIn(
   zoneCase: ZoneCase,
   cause: string,
   rule: PreventionWindow,
+  laid: readonly ProtectStep[],
 ): { need: Need; steps: ProtectStep[] } | null {
   const { input, zone, season } = zoneCase;
   const { rounds, everyDays } = protectionRounds(cause);
@@ -268,9 +292,10 @@ function roundsIn(
     ...(reason ? { reason } : {}),
   });
   const steps: ProtectStep[] = [];
+  const shared = begun.length === 0 ? sharedWith(zoneCase, cause, open, laid) : null;
   const reserved: ZoneCase = { ...zoneCase, planned: [...zoneCase.planned] };
-  let last = begun.at(-1) ?? null;
-  for (let round = begun.length + 1; round <= rounds; round += 1) {
+  let last = begun.at(-1) ?? shared?.window.best ?? null;
+  for (let round = begun.length + (shared ? 2 : 1); round <= rounds; round += 1) {
     const from: LocalDate = last ? addDays(last, everyDays) : open.opens;
     const due = last ? later(from, input.today) : open.best;
     // A round this late comes after what it was to prevent.
@@ -296,6 +321,11 @@ function roundsIn(
     });
     last = own.best;
   }
+  if (shared) {
+    shared.serves.push(workId(id, 'treat', 1));
+    shared.because.push({ rule: 'protect-same-walk', inputs: { cause } });
+    return { need: need('planned'), steps };
+  }
   if (steps.length === 0 && begun.length === 0) return null;
   return {
     need:
@@ -308,13 +338,19 @@ function roundsIn(
 
 /**
  * Keeps a cause from coming back, in its season: as many rounds as it asks for, the modes of action taking turns.
- * Slow products have a window of their own before that of the quick ones.
+ * Slow products have a window of their own before that of the quick ones. What is laid for another cause and keeps
+ * this one away too serves both.
+ * @param laid treatments that are planned for other causes; one that is shared gets this work as well
  */
-export function protectCourse(zoneCase: ZoneCase, cause: string): Protected {
+export function protectCourse(
+  zoneCase: ZoneCase,
+  cause: string,
+  laid: readonly ProtectStep[] = [],
+): Protected {
   const { zone, input } = zoneCase;
   const found = preventionWindows
     .filter((entry) => entry.cause === cause)
-    .flatMap((rule) => roundsIn(zoneCase, cause, rule) ?? [])
+    .flatMap((rule) => roundsIn(zoneCase, cause, rule, laid) ?? [])
     .sort((a, b) => {
       const year = a.need.cycle.localeCompare(b.need.cycle);
       const done = Number(a.steps.length > 0) - Number(b.steps.length > 0);

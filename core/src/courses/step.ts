@@ -2,7 +2,7 @@ import type { FeedingLimit } from '../fertility';
 import type { Fertilizer, GrassSlug } from '../knowledge';
 import type { MixProduct } from '../rates';
 import type { LocalDate } from '../units';
-import type { Need } from '../needs/need';
+import { subjectOfWork, type Need } from '../needs/need';
 import type { Exclusion, Reason, TreatmentExclusion } from '../needs/reason';
 import type { StepWindow } from '../choice/window';
 
@@ -104,6 +104,11 @@ export interface ProtectStep extends StepBase {
   repeatDays: number | null;
   excluded: TreatmentExclusion[];
 }
+
+/** Causes that a treatment is for: the one it was chosen for, and those that it keeps away as well. */
+export const causesOf = ({ serves }: Pick<ProtectStep, 'serves'>): string[] => [
+  ...new Set(serves.map(subjectOfWork)),
+];
 
 export interface LookStep extends StepBase {
   kind: 'look-again';

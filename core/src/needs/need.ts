@@ -59,6 +59,9 @@ export const workId = (need: string, step: string, round: number): string =>
 /** The need that a piece of work is for. */
 export const needOfWork = (work: string): string => work.slice(0, work.indexOf('/'));
 
+/** Weed, cause or feeding that a piece of work is about. */
+export const subjectOfWork = (work: string): string => work.split(':')[1] ?? '';
+
 /** A need as the plan sees it on a day. */
 export interface Need extends NeedIdentity {
   id: string;

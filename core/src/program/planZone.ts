@@ -100,7 +100,7 @@ class ZonePlanner {
       this.cause(
         damage.protect === 'treat'
           ? cureCourse(this.zoneCase, cause, damage)
-          : protectCourse(this.zoneCase, cause),
+          : protectCourse(this.zoneCase, cause, this.treatments()),
         cause,
       );
     }
@@ -112,8 +112,12 @@ class ZonePlanner {
         this.leaveOut({ rule: 'protect-culture', inputs: { cause } });
         continue;
       }
-      this.cause(protectCourse(this.zoneCase, cause), cause);
+      this.cause(protectCourse(this.zoneCase, cause, this.treatments()), cause);
     }
+  }
+
+  private treatments(): ProtectStep[] {
+    return this.plan.steps.filter((step): step is ProtectStep => step.kind === 'protect');
   }
 
   private cause(

@@ -1,4 +1,4 @@
-import { applicationsOf, type ApplicationRecord, type Step } from '@alfombra/core';
+import { applicationsOf, causesOf, type ApplicationRecord, type Step } from '@alfombra/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -25,7 +25,7 @@ function jobOf(step: Step): Job | null {
     zoneId: step.zoneId,
     areaFt2: step.areaFt2,
     materials: application.materials,
-    targets: weeds ? weeds.control.map(({ weed }) => weed) : protect ? [protect.cause] : [],
+    targets: weeds ? weeds.control.map(({ weed }) => weed) : protect ? causesOf(protect) : [],
     spray: carrier !== null,
     carrierGal: carrier === null ? null : (step.areaFt2 / 1000) * carrier,
   };
