@@ -10,7 +10,7 @@ import { applicationRules, herbicide, type GrassSlug, type ToleranceCondition } 
 import { chooseMix, screenAll, type MixQuestion } from './choice/chooseMix';
 import { herbicideHold } from './courses/seedStep';
 import { zoneCaseOf } from './choice/zoneCase';
-import { lawnSeasonInput } from './program/lawnSeason';
+import { lawnSeason, lawnSeasonInput } from './program/lawnSeason';
 import { planSeason } from './program/planSeason';
 import { seasonRequestSchema } from './needs/seasonInput';
 import { testZone } from './program/testdata/testLawn';
@@ -70,6 +70,46 @@ describe('W21: bermuda in 40 % of a St. Augustine lawn', () => {
     const affected = 4200 * 0.4;
     expect(sodOrder(affected, 0.05, 450, 10).orderFt2).toBeCloseTo(1764, 6);
   });
+});
+
+/** The need that a contaminant of a stand is, in early May. */
+function needOf(turf: GrassSlug, weed: GrassSlug, cover: number) {
+  const today = localDate('2026-05-08');
+  const zone = testZone(
+    1,
+    [
+      { species: turf, cover: 0.9 - cover },
+      { species: weed, cover },
+    ],
+    { desired: [turf], irrigated: true },
+  );
+  const region = turf === 'tall-fescue' ? 'transition' : 'south';
+  const request = seasonRequestSchema.parse({
+    today,
+    region,
+    zones: [zone],
+    findings: [{ zoneId: zone.id, weeds: [] }],
+  });
+  const season = lawnSeason(request, testWeather(region, 1, today), [], []).season;
+  return season.needs.find(({ kind, subject }) => kind === 'control' && subject === weed)!;
+}
+
+it('W21: is a need that only killing and sod, or living with it, are left to', () => {
+  const need = needOf('st-augustine', 'bermuda-common', 0.4);
+  expect(need).toMatchObject({ state: 'givenUp', ways: ['kill-and-resod', 'accept'] });
+  expect(need.reason).toBeDefined();
+});
+
+it('W22: has both programmes for its ways, killing first from 15 % of the zone on', () => {
+  expect(needOf('tall-fescue', 'bermuda-common', 0.18).ways).toEqual([
+    'kill-and-reseed',
+    'suppress-seasons',
+  ]);
+  expect(needOf('tall-fescue', 'bermuda-common', 0.15).ways[0]).toBe('kill-and-reseed');
+  expect(needOf('tall-fescue', 'bermuda-common', 0.14).ways).toEqual([
+    'suppress-seasons',
+    'kill-and-reseed',
+  ]);
 });
 
 describe('W22: bermuda in 18 % of a tall fescue lawn', () => {

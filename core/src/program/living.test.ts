@@ -371,6 +371,14 @@ describe('nothing is dropped in silence', () => {
     });
     expect(season.leftOut.map(({ reason }) => reason.rule)).toContain('weed-not-seen');
   });
+  it('offers the hand where a few plants come out whole, and never for what comes back from the root', () => {
+    const waysOf = (weed: string, cover: number) =>
+      need(plan(bluegrass, { today: '2026-05-08', weeds: [{ weed, cover }] }), 'control', weed)
+        .ways;
+    expect(waysOf('dandelion', 0.049)).toContain('hand-removal');
+    expect(waysOf('dandelion', 0.05)).not.toContain('hand-removal');
+    expect(waysOf('yellow-nutsedge', 0.01)).not.toContain('hand-removal');
+  });
   it('gives every growing weed a walk, a day or a reason', () => {
     const weeds = [
       'dandelion',

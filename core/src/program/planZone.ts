@@ -3,6 +3,7 @@ import { zoneCaseOf, type ZoneCase } from '../choice/zoneCase';
 import { applicationsOf } from '../courses/applicationsOf';
 import { controlProgress } from '../courses/controlProgress';
 import { controlSteps } from '../courses/controlStep';
+import { controlWays } from '../courses/controlWays';
 import { feedSteps } from '../courses/feedSteps';
 import { preventStep, type Prevention } from '../courses/preventStep';
 import { cureCourse, protectCourse } from '../courses/protectStep';
@@ -280,6 +281,7 @@ class ZonePlanner {
       const planned = steps.some(({ serves }) => serves.some((work) => work.startsWith(`${id}/`)));
       const missed = unmet.find(({ weed }) => weed === finding.weed)?.reason;
       const why = reason ?? (planned ? undefined : missed);
+      const walks = planned || state !== 'open';
       plan.needs.push({
         kind: 'control',
         subject: finding.weed,
@@ -294,8 +296,8 @@ class ZonePlanner {
             : !planned && missed
               ? 'partly'
               : state,
-        course: planned || state !== 'open' ? 'post-emergent' : null,
-        ways: planned ? ['post-emergent'] : [],
+        course: walks ? 'post-emergent' : null,
+        ways: controlWays(zoneCase, finding, walks),
         ...(why ? { reason: why } : {}),
       });
       if (reason && !planned) this.leaveOut(reason);
