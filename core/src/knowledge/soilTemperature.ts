@@ -84,6 +84,14 @@ export const calibration = {
   source: MEMORY,
 } as const;
 
+/** How lying snow goes: inches of depth a day for each °F of the mean air above freezing, and the share that is left by settling. */
+export const snowMelt = {
+  inPerDegF: 0.12,
+  fromF: 32,
+  settles: 0.98,
+  source: { kind: 'memory' } as Source,
+} as const;
+
 /** Rising windows run 15 Jan - 15 Jul, falling ones 16 Jul - 14 Jan (month, day). */
 export const crossingWindows = {
   rising: { from: [1, 15], to: [7, 15] },

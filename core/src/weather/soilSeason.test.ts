@@ -30,6 +30,30 @@ describe('a soil season', () => {
     expect([...at.map((c) => c!.date)].sort()).toEqual(at.map((c) => c!.date));
     expect(season.crossing(70, 'falling')!.date > '2026-08-01').toBe(true);
   });
+  it('keeps what lies under snow from the cold to come, and lets it go when the snow has melted', () => {
+    const day = localDate('2026-01-25');
+    const north = testWeather('north', 3, day);
+    const under = (snowIn: number) => {
+      const days = north.days.map((entry) => ({ ...entry, tmaxF: 18, tminF: 4, snowIn }));
+      const forecast = north.forecast.map(({ snowIn: _snow, ...entry }) => ({
+        ...entry,
+        tmaxF: 16,
+        tminF: 2,
+      }));
+      return zoneSoil({ id: 'z', factors: [] }, { ...north, days, forecast }, []);
+    };
+    const [bare, covered] = [under(0), under(17)];
+    const at = (soil: typeof bare, ahead: number) => soil.lowF[soil.measuredDays - 1 + ahead]!;
+    const now = covered.meanF[covered.measuredDays - 1]!;
+    // Seen in a cold north: 31.8 °F under 17 in of snow, projected at 24.7 eleven days on.
+    expect(at(covered, 8)).toBeGreaterThan(now - 1);
+    expect(at(bare, 8)).toBeLessThan(at(covered, 8) - 3);
+    // In May nothing of it is left.
+    expect(covered.meanF[covered.measuredDays + 110]).toBeCloseTo(
+      bare.meanF[bare.measuredDays + 110]!,
+      0,
+    );
+  });
   it('says so when the soil never gets there', () => {
     expect(season.crossing(120, 'rising')).toBeNull();
   });

@@ -1,4 +1,4 @@
-import { CROSSING_CONFIRM_DAYS, crossingWindows, type SiteFactor } from '../knowledge';
+import { CROSSING_CONFIRM_DAYS, crossingWindows, snowMelt, type SiteFactor } from '../knowledge';
 import {
   addDays,
   calendarRun,
@@ -163,6 +163,7 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
     let ground = soilToday;
     let anomaly = anomalyToday - lasting * spell;
     let error = 0;
+    let snow = last.snowIn ?? 0;
     for (let lead = 0; lead < future; lead += 1) {
       const index = measuredDays + lead;
       let air: number;
@@ -181,7 +182,12 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
         anomaly = PERSISTENCE * anomaly + innovation * draw() * usualSd[index]!;
         air = usualMean[index]! + fading[lead]! + anomaly;
       }
-      ground = soilStep(ground, air + offsets[index]!, step);
+      ground = soilStep(ground, air + offsets[index]!, step, snow);
+      // What lies today settles and melts; what is still to fall nobody knows, but for the forecast.
+      if (snow > 0 || lead < toldMean.length) {
+        const melted = snowMelt.inPerDegF * Math.max(0, air - snowMelt.fromF);
+        snow = forecast[lead]?.snowIn ?? Math.max(0, snow * snowMelt.settles - melted);
+      }
       series[index] = ground;
     }
     return series;
