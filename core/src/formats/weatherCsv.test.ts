@@ -15,6 +15,14 @@ it('reads °F and inches, in any order of columns', () => {
   ]);
 });
 
+it('counts the days between the first and the last that are missing', () => {
+  const days = (...dates: string[]) =>
+    parse('date,tmax_f,tmin_f,rain_in', ...dates.map((date) => `${date},61,40,0`));
+  expect(days('2026-04-01', '2026-04-02').gaps).toBe(0);
+  expect(days('2026-04-01', '2026-04-05').gaps).toBe(3);
+  expect(days('2026-04-01').gaps).toBe(0);
+});
+
 it('converts °C, mm and m/s by the heading', () => {
   const { days } = parse(
     'date,tmax (°C),tmin_c,rain_mm,rh_pct,wind_ms',

@@ -1,3 +1,4 @@
+import { daysBetween } from '../units';
 import { csvNumber } from './csvNumber';
 import Papa from 'papaparse';
 import { dailyWeatherSchema, type DailyWeather } from '../weather';
@@ -127,5 +128,9 @@ export function parseWeatherCsv(text: string): WeatherImport {
     seen.set(parsed.data.date, row);
     days.push(parsed.data);
   });
-  return { days: days.sort((a, b) => (a.date < b.date ? -1 : 1)), errors, gaps: 0 };
+  days.sort((a, b) => (a.date < b.date ? -1 : 1));
+  const [first, last] = [days[0], days.at(-1)];
+  // Days between the first and the last that nobody wrote down.
+  const span = first && last ? daysBetween(first.date, last.date) + 1 : 0;
+  return { days, errors, gaps: Math.max(0, span - (data.length - 1)) };
 }

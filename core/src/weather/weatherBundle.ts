@@ -14,7 +14,7 @@ export const weatherBundleSchema = z.object({
     name: z.string(),
     region: regionSchema,
     /** Degrees, north positive. */
-    latitude: z.number().min(-66).max(66),
+    latitude: z.number().min(0, 'the seasons are those of the northern half of the earth').max(66),
     /** Made-up weather: the screen says so. */
     standIn: z.boolean(),
   }),
