@@ -136,6 +136,10 @@ export function dayOf(soil: SoilSeason, date: LocalDate) {
 
 export type AnyLawn = typeof anyLawn extends fc.Arbitrary<infer T> ? T : never;
 
+/** So many drawn lawns, the same for the same seed. */
+export const drawLawns = (count: number, seed: number): AnyLawn[] =>
+  fc.sample(anyLawn, { numRuns: count, seed });
+
 /** What a drawn lawn's season is asked with. */
 export function inputOf(sample: AnyLawn) {
   const today = new Date(Date.UTC(2026, 0, sample.day)).toISOString().slice(0, 10) as LocalDate;
