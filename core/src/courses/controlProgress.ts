@@ -15,8 +15,6 @@ export interface ControlTask {
   /** Walks that have been made, and the most there may be. */
   done: number;
   rounds: number;
-  /** Share that is expected to live after the walks so far. */
-  survive: number;
   /** First day of the next walk; `null`: any. */
   notBefore: LocalDate | null;
   /** The next walk is made only where the weed is still seen. */
@@ -82,7 +80,6 @@ export function controlProgress(zoneCase: ZoneCase, finding: WeedFinding): Contr
     finding,
     done,
     rounds: most,
-    survive,
     notBefore: last ? addDays(last.date, interval) : null,
     waitsForLook,
   });

@@ -319,7 +319,6 @@ function afterWalk(task: ControlTask, { best, date }: Walk): ControlTask | null 
   return {
     ...task,
     done,
-    survive: task.survive * (1 - (best.control[finding.weed] ?? 0) / 100),
     notBefore: addDays(date, Math.max(interval, best.minIntervalDays)),
     waitsForLook: true,
   };

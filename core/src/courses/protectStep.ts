@@ -253,7 +253,7 @@ function roundsIn(
   cause: string,
   rule: PreventionWindow,
   laid: readonly ProtectStep[],
-): { need: Need; steps: ProtectStep[] } | null {
+): { need: Need; steps: ProtectStep[]; shared: ProtectStep | null } | null {
   const { input, zone, season } = zoneCase;
   const { rounds, everyDays } = protectionRounds(cause);
   const span = (rounds - 1) * everyDays;
@@ -321,11 +321,7 @@ function roundsIn(
     });
     last = own.best;
   }
-  if (shared) {
-    shared.serves.push(workId(id, 'treat', 1));
-    shared.because.push({ rule: 'protect-same-walk', inputs: { cause } });
-    return { need: need('planned'), steps };
-  }
+  if (shared) return { need: need('planned'), steps, shared };
   if (steps.length === 0 && begun.length === 0) return null;
   return {
     need:
@@ -333,6 +329,7 @@ function roundsIn(
         ? need(begun.length > 0 ? 'underWay' : 'planned')
         : need('met', { rule: 'protect-done', inputs: { cause, on: begun.at(-1) as string } }),
     steps,
+    shared: null,
   };
 }
 
@@ -356,7 +353,13 @@ export function protectCourse(
       const done = Number(a.steps.length > 0) - Number(b.steps.length > 0);
       return year || done;
     })[0];
-  if (found) return { ...found, unmet: [], lookOn: null };
+  if (found) {
+    const { need, steps, shared } = found;
+    // Only for the window that was taken: a cause with two of them is served once.
+    shared?.serves.push(workId(need.id, 'treat', 1));
+    shared?.because.push({ rule: 'protect-same-walk', inputs: { cause } });
+    return { need, steps, unmet: [], lookOn: null };
+  }
   const reason = {
     rule: preventionWindows.some((entry) => entry.cause === cause)
       ? 'protect-no-product'

@@ -256,6 +256,15 @@ describe('insects and diseases', () => {
     expect(of(after, 'protect')).toEqual([]);
     for (const cause of given.history) expect(need(after, 'protect', cause).state).toBe('met');
   });
+  it('with two windows are served once by a walk for another cause', () => {
+    const [walk] = of(
+      plan(bluegrass, { today: DAY, history: ['billbug', 'white-grub'] }),
+      'protect',
+    );
+    expect(new Set(walk!.serves).size).toBe(walk!.serves.length);
+    const told = walk!.because.filter(({ rule }) => rule === 'protect-same-walk');
+    expect(told).toHaveLength(walk!.serves.length - 1);
+  });
   it('are prevented by what is still in time: quick products after the slow ones', () => {
     const season = plan(bluegrass, {
       today: '2026-06-28',
