@@ -41,6 +41,7 @@ function walk(lawn: number, lawns: number, days: number): Outcome {
         others: records,
         policy: request.policy,
         samples: [],
+        kill: record.stepId?.includes('/kill/') ?? false,
       })!,
     )
       .filter(({ severity }) => severity === 'exceeds')

@@ -25,6 +25,8 @@ export interface ZoneCase {
   usage: Usage;
   /** Work that is planned already: what follows keeps clear of its limits. */
   planned: Application[];
+  /** Days over which the ground is given up: killed, sown and left to come up. */
+  givenUp: { from: LocalDate; to: LocalDate } | null;
   /** Nitrogen on record, and what planned work for another purpose brings. */
   fed: Fed[];
 }
@@ -88,6 +90,7 @@ export function zoneCaseOf(input: SeasonInput, zone: Zone): ZoneCase {
     records,
     usage: Usage.of(records, shelf),
     planned: [],
+    givenUp: null,
     fed: records.map((record) => fedBy(record, shelf)),
   };
 }

@@ -68,11 +68,12 @@ export function controlProgress(zoneCase: ZoneCase, finding: WeedFinding): Contr
   const { today } = input;
   const need = controlNeed(zoneCase, finding);
   const entry = weedOf(finding.weed);
-  const rounds = Math.max(1, entry?.applications ?? 1);
   const interval = entry?.intervalDays[0] ?? walkRules.usualResultDays;
   const walks = walkedAgainst(zoneCase, finding, need);
   const counted = walks.filter(({ counts }) => counts);
   const done = counted.length;
+  // What killed the whole stand was its last walk, until it is seen again.
+  const rounds = counted.some(({ total }) => total) ? done : Math.max(1, entry?.applications ?? 1);
   const survive = walks.reduce((left, { control }) => left * (1 - control), 1);
   const last = walks.at(-1);
   const task = (most: number, waitsForLook: boolean): ControlTask => ({

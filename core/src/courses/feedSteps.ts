@@ -85,7 +85,8 @@ function feedingOn(
   date: LocalDate,
   wantedLbPer1000: number,
 ): Tried {
-  const { zone, season, grasses, fed } = zoneCase;
+  const { zone, season, grasses, fed, givenUp } = zoneCase;
+  if (givenUp && date >= givenUp.from && date <= givenUp.to) return { rule: 'feed-given-up' };
   const near = fedOn(fed).some((day) => Math.abs(daysBetween(day, date)) < feedingRules.gapDays);
   if (near) return { rule: 'feed-too-near' };
   const { soilF } = expectedDay(season, date);
@@ -203,6 +204,8 @@ export function feedSteps(zoneCase: ZoneCase, seed: SeedStep | null): Feedings {
   const calendar = feedingCalendars.find((entry) => entry.grasses.includes(main));
   const yearly = grass(main).nitrogen?.yearLbPer1000[UPKEEP_INDEX[zone.upkeep ?? input.upkeep]];
   if (!calendar || yearly === undefined) return result;
+  // What other work will bring, a starter or a combination, counts in the feeding that comes next.
+  const brought = fed.filter(({ planned }) => planned);
   // A year ahead, and no farther than the soil is projected.
   const ahead = earlier(addDays(today, 365), addDays(season.start, season.meanF.length - 1));
   for (const year of [yearOf(today), yearOf(today) + 1]) {
@@ -213,7 +216,7 @@ export function feedSteps(zoneCase: ZoneCase, seed: SeedStep | null): Feedings {
     // Where the days of two feedings overlap, what was given filled the first of them.
     const counted = new Set<Fed>();
     let carried = 0;
-    let planned = 0;
+    let planned = nitrogenInYear(brought, localDate(`${year}-06-30`));
     let short: Reason | undefined;
     const refuse = (slot: FeedingSlot, rule: string, inputs: Reason['inputs'] = {}): Reason => {
       const reason = { rule, inputs: { slot: slot.slug, ...inputs } };
@@ -238,8 +241,12 @@ export function feedSteps(zoneCase: ZoneCase, seed: SeedStep | null): Feedings {
         });
       const share = yearly * slot.share;
       const own = fed.filter((entry) => !counted.has(entry) && fills(entry, id, window));
-      own.forEach((entry) => counted.add(entry));
-      const given = own.reduce((sum, { nLbPer1000 }) => sum + nLbPer1000, 0);
+      const coming = brought.filter(
+        (entry) =>
+          !counted.has(entry) && yearOf(entry.date) === year && entry.date <= window.closes,
+      );
+      [...own, ...coming].forEach((entry) => counted.add(entry));
+      const given = [...own, ...coming].reduce((sum, { nLbPer1000 }) => sum + nLbPer1000, 0);
       const wanted = Math.min(slot.mostLb ?? Infinity, Math.max(0, share + carried - given));
       if (window.closes < today) {
         // What has passed is not made up for, but what came too much of it is.
@@ -252,11 +259,11 @@ export function feedSteps(zoneCase: ZoneCase, seed: SeedStep | null): Feedings {
       if (given >= share * feedingRules.filledFrom || wanted < WORTH_FEEDING) {
         carried += share - given;
         const reason = {
-          rule: given > 0 ? 'feed-done' : 'feed-enough',
+          rule: coming.length > 0 ? 'feed-brought' : given > 0 ? 'feed-done' : 'feed-enough',
           inputs: { slot: slot.slug, lb: Number(given.toFixed(2)) },
         };
         result.leftOut.push(reason);
-        add('met', reason);
+        add(coming.length > 0 ? 'planned' : 'met', reason);
         continue;
       }
       const open = outsideBlackout(window, input.policy.ordinance.blackout, today);

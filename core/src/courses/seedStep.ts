@@ -9,6 +9,7 @@ import type { Reason } from '../needs/reason';
 import type { SeedStep } from './step';
 import { earlier, later, soilWindow, type StepWindow } from '../choice/window';
 import { hasLadder } from '../choice/tolerance';
+import { sownAfterKill, wantsKill } from './killCourse';
 import { hardFrost, nextWindow, type ZoneCase } from '../choice/zoneCase';
 import { stateOf } from './step';
 
@@ -24,19 +25,26 @@ export interface Seeding {
 
 /** Plugs of a grass whose seed nobody sells, into the bare part of the zone. */
 function plugStep(
-  { input, zone, season, areaFt2, main }: ZoneCase,
+  zoneCase: ZoneCase,
   { use, cover, spacingIn }: { use: SeedStep['use']; cover: number; spacingIn: number },
 ): Omit<SeedStep, 'id' | 'serves'> | null {
-  const window = nextWindow(
+  const { input, zone, season, areaFt2, main } = zoneCase;
+  const killed = use === 'new' ? sownAfterKill(zoneCase) : null;
+  const soil = nextWindow(
     season,
     { direction: 'rising', opensF: 65, bestF: 70, closesF: 80 },
     input.today,
   );
-  if (!window) return null;
+  if (!soil || (killed && killed > soil.closes)) return null;
+  const window = killed ? after(soil, killed) : soil;
   const ratePer1000 = Math.round((1000 * 144) / spacingIn ** 2);
   // What other grass stands on is not bare.
   const standing = zone.stand.reduce((sum, share) => sum + share.cover, 0);
-  const bareFt2 = Math.max(1, areaFt2 * (1 - Math.max(cover, Math.min(1, standing))));
+  // and what is killed first is bare by then.
+  const bare = use === 'new' && wantsKill(zoneCase);
+  const bareFt2 = bare
+    ? areaFt2
+    : Math.max(1, areaFt2 * (1 - Math.max(cover, Math.min(1, standing))));
   return {
     kind: 'seed',
     zoneId: zone.id,
@@ -67,7 +75,9 @@ function sowStep(
   const rule = seedingWindows.find(({ grasses }) => grasses.includes(main));
   const bag = shelf.seed(main);
   if (!rule || !bag) return { rule: 'seed-none-sold', inputs: { species: main } };
-  const hold = herbicideHold(zoneCase);
+  const held = herbicideHold(zoneCase);
+  const killed = use === 'new' ? sownAfterKill(zoneCase) : null;
+  const hold = killed && (!held || killed > held) ? killed : held;
   const own = seedingWindow(zoneCase, rule, hold);
   const spring =
     own === null && grass(main).season === 'cool'
@@ -76,8 +86,8 @@ function sowStep(
   const second = spring && (!hold || hold <= spring.closes) ? spring : null;
   const window = own ?? (second && hold ? after(second, hold) : second);
   if (!window) {
-    return hold && hold > input.today
-      ? { rule: 'seed-herbicide-hold', inputs: { until: hold } }
+    return held && held > input.today
+      ? { rule: 'seed-herbicide-hold', inputs: { until: held } }
       : { rule: 'seed-no-window', inputs: { species: main } };
   }
   const bulk = use === 'new' ? bag.newLbPer1000 : bag.overseedLbPer1000;
@@ -108,8 +118,8 @@ function sowStep(
       },
       { rule: 'seed-window', inputs: { opensF, closesF, direction } },
       ...(own ? [] : [{ rule: 'seed-second-best', inputs: {} }]),
-      ...(hold && hold > input.today
-        ? [{ rule: 'seed-herbicide-hold', inputs: { until: hold } }]
+      ...(held && held > input.today
+        ? [{ rule: 'seed-herbicide-hold', inputs: { until: held } }]
         : []),
       {
         rule: 'seed-rate',

@@ -59,6 +59,8 @@ export interface PreventStep extends SprayBase {
 /** A post-emergent, against what grows. */
 export interface ControlStep extends SprayBase {
   kind: 'control';
+  /** All that grows there is meant to die, the turf as well. */
+  kill?: true;
 }
 
 export type SprayStep = PreventStep | ControlStep;

@@ -1,4 +1,5 @@
 import { doseEffect } from '../choice/chooseMix';
+import { killedOn } from './killCourse';
 import type { ZoneCase } from '../choice/zoneCase';
 import { applicationRules } from '../knowledge';
 import { efficacy, stageFactor } from '../knowledge/efficacy';
@@ -17,6 +18,8 @@ export interface Walked {
   counts: boolean;
   /** Day on which its result shows. */
   resultOn: LocalDate;
+  /** It killed all that stood in the zone. */
+  total: boolean;
   /** Actives that were in it. */
   actives: string[];
 }
@@ -36,6 +39,7 @@ function walkedBy(
   zoneCase: ZoneCase,
   finding: WeedFinding,
   work: string,
+  killed: ReadonlySet<LocalDate>,
 ): Walked | null {
   const { shelf } = zoneCase;
   const sprays = record.materials.flatMap((material) => {
@@ -71,6 +75,7 @@ function walkedBy(
     control: 1 - survive,
     counts: share >= walkRules.leastEffect,
     resultOn: addDays(date, days),
+    total: killed.has(date),
     actives: sprays.flatMap(({ product }) => activesOf(product)),
   };
 }
@@ -82,8 +87,9 @@ function walkedBy(
  */
 export function walkedAgainst(zoneCase: ZoneCase, finding: WeedFinding, need: string): Walked[] {
   const since = finding.since ?? localDate(`${yearOf(zoneCase.input.today)}-01-01`);
+  const killed = new Set(killedOn(zoneCase));
   return zoneCase.records
-    .flatMap((record) => walkedBy(record, zoneCase, finding, `${need}/`) ?? [])
+    .flatMap((record) => walkedBy(record, zoneCase, finding, `${need}/`, killed) ?? [])
     .filter(({ date, resultOn }) => date >= since || resultOn > since)
     .sort((a, b) => (a.date < b.date ? -1 : 1));
 }

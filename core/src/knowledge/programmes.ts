@@ -76,3 +76,28 @@ export const cureRules = {
   mostRounds: 2,
   source: COMMON,
 } as const;
+
+/** How a stand that is started over is killed: days before its seeding, and after. */
+export const killRules = {
+  /** Modes of action that move into the roots; what only burns the leaf lets it come again. */
+  modes: ['9'] as readonly string[],
+  /** First walk: opens, best and closes so many days before the seed. */
+  firstDays: { opens: 28, best: 21, closes: 14 },
+  /** Fewest days from the last walk to the seed. */
+  daysToSeed: 7,
+  /** Days after a walk from which what it missed is green again. */
+  regrowthDays: 10,
+  /** Most walks. */
+  walks: 2,
+  /** A walk this many days before the seeding was its kill. */
+  holdsDays: 75,
+  /** Share of the zone from which a walk has killed all of it. */
+  wholeFrom: 0.5,
+  /** Share of the zone under weeds and unwanted grass from which it is killed before it is sown. */
+  fromCover: 0.05,
+  /** Days after the seed in which it lives of its starter. */
+  starterDays: 28,
+  /** lb P₂O₅ per 1000 ft² that a starter brings. */
+  starterPhosphateLb: 1,
+  source: COMMON,
+} as const;

@@ -9,7 +9,7 @@ import { addDays, daysBetween, localDate, SQUARE_FEET_PER_ACRE, type LocalDate }
 
 /** What a piece of work is, whoever's need it meets. */
 export type JobKind =
-  'prevent' | 'protect' | 'control' | 'cure' | 'feed' | 'seed' | 'plug' | 'look' | 'other';
+  'prevent' | 'protect' | 'control' | 'kill' | 'cure' | 'feed' | 'seed' | 'plug' | 'look' | 'other';
 
 export interface JobMaterial {
   kind: Material['kind'];
@@ -69,6 +69,8 @@ function kindOf(step: Step, shelf: Shelf): JobKind {
       return step.material === 'plugs' ? 'plug' : 'seed';
     case 'look-again':
       return 'look';
+    case 'control':
+      return step.kill ? 'kill' : 'control';
     default:
       return step.kind;
   }
@@ -154,13 +156,14 @@ function doneJobs(records: readonly Application[]): Job[] {
   return records.flatMap(({ stepId, zoneId, areaFt2, date, materials }): Job[] => {
     if (!stepId?.includes('/')) return [];
     const kind = stepId.split(':')[0] ?? '';
+    const [, work = ''] = stepId.split('/');
     const on = localDate(date);
     return [
       {
         id: stepId,
         needIds: [needOfWork(stepId)],
         serves: [stepId],
-        kind: DONE_KINDS[kind] ?? 'other',
+        kind: DONE_WORK[work] ?? DONE_KINDS[kind] ?? 'other',
         by: 'us',
         zones: [{ zoneId, areaFt2 }],
         materials: materials.map((material) => ({
@@ -177,6 +180,7 @@ function doneJobs(records: readonly Application[]): Job[] {
     ];
   });
 }
+const DONE_WORK: Readonly<Record<string, JobKind>> = { kill: 'kill', starter: 'feed' };
 const DONE_KINDS: Readonly<Record<string, JobKind>> = {
   control: 'control',
   prevent: 'prevent',

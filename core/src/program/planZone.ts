@@ -1,27 +1,29 @@
 import { fedBy } from '../choice/fed';
 import { zoneCaseOf, type ZoneCase } from '../choice/zoneCase';
 import { applicationsOf } from '../courses/applicationsOf';
-import { controlProgress } from '../courses/controlProgress';
+import { controlNeed, controlProgress } from '../courses/controlProgress';
 import { controlSteps } from '../courses/controlStep';
 import { controlWays } from '../courses/controlWays';
 import { feedSteps } from '../courses/feedSteps';
+import { killCourse, wantsKill, type Kill } from '../courses/killCourse';
 import { preventStep, type Prevention } from '../courses/preventStep';
 import { cureCourse, protectCourse } from '../courses/protectStep';
 import { seedStep } from '../courses/seedStep';
+import { starterStep } from '../courses/starterStep';
 import type {
   Clash,
+  FeedStep,
   PreventStep,
   ProtectStep,
   Season,
   SeedStep,
   SprayStep,
-  Step,
 } from '../courses/step';
 import { cause as causeOf, emergenceWindows, type EmergenceWindow } from '../knowledge';
 import { keyModel } from '../knowledge/key';
 import { preventionWindows } from '../knowledge/preventionWindows';
 import { mainGrass, type Zone } from '../lawn';
-import { needId, type Need } from '../needs/need';
+import { needId, needOfWork, workId, type Need } from '../needs/need';
 import type { Reason } from '../needs/reason';
 import type { DamageFinding, SeasonInput, WeedFinding } from '../needs/seasonInput';
 import { addDays, daysBetween, yearOf, type LocalDate } from '../units';
@@ -64,15 +66,18 @@ class ZonePlanner {
   }
 
   /** Takes a step into the plan, so that later ones keep clear of its limits, and of what it feeds. */
-  lay(step: SprayStep | ProtectStep): void {
+  lay(step: SprayStep | ProtectStep | FeedStep): void {
     const { usage, shelf, fed, planned } = this.zoneCase;
     const applications = applicationsOf(step);
     this.plan.steps.push(step);
     planned.push(...applications);
     fed.push(
-      ...applications.map((application) => ({ ...fedBy(application, shelf), planned: true })),
+      ...applications.map((application) => ({
+        ...fedBy({ ...application, stepId: step.id }, shelf),
+        planned: true,
+      })),
     );
-    if (step.kind === 'protect') return;
+    if (step.kind === 'protect' || step.kind === 'feed') return;
     for (const { herbicide: slug, ratePerAcre } of step.products) {
       const product = shelf.herbicide(slug);
       const targets = step.control.map(({ weed }) => weed);
@@ -242,8 +247,53 @@ class ZonePlanner {
     }
   }
 
+  /** Work of every weed that a total kill of the zone does as well. */
+  killed(round: number): string[] {
+    return this.zoneCase.weeds
+      .filter((finding) => finding.growing && !isUnsure(finding))
+      .map((finding) => workId(controlNeed(this.zoneCase, finding), 'kill', round))
+      .sort();
+  }
+
+  /** Seed with its starter, and before it what dies to make room. */
+  sow(seed: SeedStep, kill: Kill | null): void {
+    kill?.steps.forEach((step) => this.lay(step));
+    this.zoneCase.givenUp = kill?.givenUp ?? null;
+    if (kill?.lookOn) {
+      this.plan.looks.push({
+        need: needOfWork(seed.id),
+        subject: seed.species,
+        date: kill.lookOn,
+      });
+    }
+    this.plan.steps.push(seed);
+    const starter = starterStep(this.zoneCase, seed);
+    if ('rule' in starter) this.leaveOut(starter);
+    else this.lay(starter);
+  }
+
+  /** Weeds of a zone that is started over: what kills the stand kills them. */
+  private renovated(kill: Kill, finding: WeedFinding): void {
+    const [first] = kill.steps;
+    const place = { zoneId: this.zone.id };
+    this.plan.needs.push({
+      kind: 'control',
+      subject: finding.weed,
+      place,
+      cycle: String(yearOf(finding.since ?? this.input.today)),
+      id: controlNeed(this.zoneCase, finding),
+      state: first ? 'planned' : 'waiting',
+      course: 'kill-and-reseed',
+      ways: ['kill-and-reseed'],
+      reason: {
+        rule: 'control-renovation',
+        inputs: { weed: finding.weed, on: first?.window.best ?? kill.seed.window.best },
+      },
+    });
+  }
+
   /** Weeds that grow: each a programme of its own, on walks that they share. */
-  weeds(seed: SeedStep | null): void {
+  weeds(seed: SeedStep | null, kill: Kill | null): void {
     const { zone, zoneCase, plan, input } = this;
     for (const { weed, confidence } of zoneCase.weeds.filter(isUnsure)) {
       const reason = {
@@ -270,6 +320,10 @@ class ZonePlanner {
       (finding) => !finding.growing && !grouped.has(finding.weed),
     )) {
       this.leaveOut({ rule: 'weed-not-seen', inputs: { weed } });
+    }
+    if (kill) {
+      sure.filter(({ growing }) => growing).forEach((finding) => this.renovated(kill, finding));
+      return;
     }
     const stand = sure
       .filter(({ growing }) => growing)
@@ -364,18 +418,25 @@ export function planZone(input: SeasonInput, zone: Zone): ZonePlan {
   const planner = new ZonePlanner(input, zone, zoneCase);
   const seeding = seedStep(zoneCase);
   if (seeding.reason) planner.leaveOut(seeding.reason);
-  const { seed, without } = planner.prevention(seeding.step);
+  const kill =
+    seeding.step?.use === 'new' && seeding.need
+      ? killCourse(zoneCase, seeding.step, seeding.need.id, (round) => planner.killed(round))
+      : null;
+  const { seed, without } = planner.prevention(kill?.seed ?? seeding.step);
   const keep = without === null;
+  if (seeding.step?.use === 'new' && !kill && wantsKill(zoneCase)) {
+    planner.leaveOut({ rule: 'kill-no-product', inputs: {} });
+  }
   if (seeding.need) {
     planner.plan.needs.push(
       seeding.step && without ? { ...seeding.need, ...without } : seeding.need,
     );
   }
-  const sown: Step[] = keep && seed ? [seed] : [];
-  planner.plan.steps.push(...sown);
+  const sown = keep ? seed : null;
+  if (sown) planner.sow(sown, kill);
   planner.causes();
-  planner.weeds(seed);
-  const feeding = feedSteps(zoneCase, keep ? seed : null);
+  planner.weeds(seed, sown && kill);
+  const feeding = feedSteps(zoneCase, sown);
   planner.plan.steps.push(...feeding.steps);
   planner.plan.needs.push(...feeding.needs);
   planner.plan.nitrogen.push(...feeding.years);

@@ -66,6 +66,8 @@ export function stepChoices(
   const step = steps.find(({ id }) => id === stepId);
   const zone = input.zones.find(({ id }) => id === step?.zoneId);
   if (!step || !zone || (step.kind !== 'control' && step.kind !== 'protect')) return null;
+  // What kills all of it has one way only.
+  if (step.kind === 'control' && step.kill) return null;
   const zoneCase = zoneCaseOf(input, zone);
   const date = step.window.best;
   const here = steps.filter((other) => other.zoneId === zone.id);

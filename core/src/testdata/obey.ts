@@ -2,7 +2,7 @@ import { applicationsOf } from '../courses/applicationsOf';
 import type { Season, Step } from '../courses/step';
 import { weed as weedOf } from '../knowledge';
 import { feedingRules } from '../knowledge/nitrogen';
-import { protectionRounds, splitRules } from '../knowledge/programmes';
+import { killRules, protectionRounds, splitRules } from '../knowledge/programmes';
 import { needOfWork } from '../needs/need';
 import type { LookAnswer } from '../needs/seasonInput';
 import { lawnSeason } from '../program/lawnSeason';
@@ -52,6 +52,8 @@ export interface Disobeyed {
 /** What was done for a need, and how much of it. */
 interface Done {
   need: string;
+  /** Kind of work within its need: kill, sow, starter, walk. */
+  work: string;
   on: LocalDate;
   step: Step;
   effect: number;
@@ -59,6 +61,7 @@ interface Done {
 
 /** Fewest days between two jobs for one need. */
 function gapOf(step: Step, need: string): number {
+  if (step.kind === 'control' && step.kill) return killRules.regrowthDays;
   const [kind, subject = ''] = need.split(':');
   switch (kind) {
     case 'control':
@@ -78,6 +81,7 @@ function gapOf(step: Step, need: string): number {
 
 /** The same purpose whatever its cycle: what is done comes back under no other name. */
 const purpose = (need: string) => need.split(':').slice(0, 3).join(':');
+const workOf = (work: string) => work.split('/')[1] ?? '';
 
 /** Another product that does the same work, at its usual rate; the material itself where there is none. */
 function otherBrand(material: Material, areaFt2: number, step: Step): Material {
@@ -163,7 +167,12 @@ export function obey(
       for (const work of step.serves) {
         const need = needOfWork(work);
         const earlier = done
-          .filter((one) => purpose(one.need) === purpose(need) && one.effect >= 0.5)
+          .filter(
+            (one) =>
+              purpose(one.need) === purpose(need) &&
+              one.work === workOf(work) &&
+              one.effect >= 0.5,
+          )
           .at(-1);
         if (earlier && daysBetween(earlier.on, today) < gapOf(step, need)) {
           broken.push({
@@ -197,6 +206,7 @@ export function obey(
       done.push(
         ...step.serves.map((work) => ({
           need: needOfWork(work),
+          work: workOf(work),
           on: today,
           step,
           effect: half ? 0.5 : effect,

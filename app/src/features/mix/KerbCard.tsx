@@ -82,6 +82,7 @@ export function KerbCard({
       policy: company.policy,
       samples,
       moment: momentOf(company.today, weather, view.soil[zone.id]),
+      ...(step.kind === 'control' && step.kill ? { kill: true } : {}),
     },
   );
   if (!context) return null;

@@ -129,7 +129,7 @@ function StepsOf({
           step={step}
           lawnId={lawn.id}
           zoneName={zoneName(step.zoneId)}
-          {...(step.kind === 'control' || step.kind === 'protect'
+          {...((step.kind === 'control' && !step.kill) || step.kind === 'protect'
             ? { choices: <ChoiceSheet question={question} stepId={step.id} steps={steps} /> }
             : {})}
           doubt={areaDoubt(lawn.zones.find(({ id }) => id === step.zoneId))}

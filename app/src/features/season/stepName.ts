@@ -7,17 +7,18 @@ export function stepName(t: TFunction, step: Step): string {
     case 'prevent':
       return `${t('kind.prevent')} ${t(`group.${step.group}`)}`;
     case 'control':
+      if (step.kill) return t('kind.kill');
       return `${t('kind.control')} ${step.control.map(({ weed }) => t(`weed.${weed}`).toLowerCase()).join(', ')}`;
     case 'protect':
       return `${t(`kind.${step.mode === 'curative' ? 'treat' : 'protect'}`)} ${t(`cause.${step.cause}`).toLowerCase()}`;
     case 'feed':
-      return `${t('kind.feed')} ${t('season.nitrogenShort', { value: step.nLbPer1000 })}`;
+      return `${t(step.slot === 'starter' ? 'slot.starter' : 'kind.feed')} ${t('season.nitrogenShort', { value: step.nLbPer1000 })}`;
     case 'seed':
       return `${t('kind.seed')} ${t(`grass.${step.species}`).toLowerCase()}`;
     case 'look-again':
       if (step.number !== null) return t('season.lookAt', { number: step.number });
       return step.subject === null
         ? t('kind.look-again')
-        : `${t('kind.look-again')}: ${t([`weed.${step.subject}`, `cause.${step.subject}`]).toLowerCase()}`;
+        : `${t('kind.look-again')}: ${t([`weed.${step.subject}`, `cause.${step.subject}`, `grass.${step.subject}`]).toLowerCase()}`;
   }
 }
