@@ -34,7 +34,8 @@ function walk(lawn: number, lawns: number, days: number): Outcome {
     everyMorning: true,
   });
   // What was planned and done: the year's limits hold whatever happened to it.
-  const exceeds = records.flatMap((record) =>
+  const laid = records.filter(({ stepId }) => stepId);
+  const exceeds = laid.flatMap((record) =>
     checkApplication(
       record,
       judgeContext(lawnOf(sample, zone), record, {

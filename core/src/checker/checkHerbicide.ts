@@ -1,5 +1,6 @@
 import { applicationRules, dayRules, grass, prodiamineSteps, type GrassSlug } from '../knowledge';
 import type { ShelfHerbicide } from '../products';
+import type { Material } from '../rates';
 import { daysBetween, localDate, monthOf } from '../units';
 import { hottest, ROUNDING, type CheckContext, type Judged, type Use } from './checkContext';
 import { checkUses, isSpot } from './checkUses';
@@ -33,12 +34,16 @@ export function countingGrasses({ stand, desired }: CheckContext): GrassSlug[] {
   return counting.length > 0 ? counting : [...desired];
 }
 
+/** Grass that comes up, or takes root, where it is put. */
+export const isPlanted = ({ kind }: Pick<Material, 'kind'>): boolean =>
+  kind === 'seed' || kind === 'plugs';
+
 /** Seed that goes down with an application, or lies in the ground of the zone on its day. */
 const sownWith = (application: Judged, context: CheckContext): string[] =>
   [application, ...context.others].flatMap(({ date, materials }) => {
     const days = daysBetween(localDate(date), localDate(application.date));
     if (days < 0 || days > SOWN_DAYS) return [];
-    return materials.filter(({ kind }) => kind === 'seed').map(({ slug }) => slug);
+    return materials.filter(isPlanted).map(({ slug }) => slug);
   });
 
 function turfState(
@@ -163,7 +168,7 @@ export function checkHerbicide(
     checkPermit(product, context, say);
 
     for (const other of [application, ...context.others]) {
-      const seeds = other.materials.filter(({ kind }) => kind === 'seed');
+      const seeds = other.materials.filter(isPlanted);
       if (seeds.length === 0) continue;
       const days = daysBetween(date, localDate(other.date));
       if (days >= 0) {

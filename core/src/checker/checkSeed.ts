@@ -2,7 +2,7 @@ import { grass, type GrassSlug } from '../knowledge';
 import type { ShelfHerbicide } from '../products';
 import { daysBetween, localDate } from '../units';
 import type { CheckContext, Judged, Use } from './checkContext';
-import { seedWaitDays } from './checkHerbicide';
+import { isPlanted, seedWaitDays } from './checkHerbicide';
 import { findingsBy, type CheckFinding } from './finding';
 
 /** Soil so far under a seed's range still lets it come up, late, °F. */
@@ -14,7 +14,7 @@ export function checkSeed(
   context: CheckContext,
   uses: readonly Use<ShelfHerbicide>[],
 ): CheckFinding[] {
-  const seeds = application.materials.filter(({ kind }) => kind === 'seed');
+  const seeds = application.materials.filter(isPlanted);
   if (seeds.length === 0) return [];
   const date = localDate(application.date);
   return findingsBy(null, (say) => {
@@ -26,8 +26,8 @@ export function checkSeed(
       }
     }
     const { soilF } = context;
-    for (const { slug } of seeds) {
-      const range = grass(slug as GrassSlug).seed?.soilF;
+    for (const { slug, kind } of seeds) {
+      const range = kind === 'seed' ? grass(slug as GrassSlug).seed?.soilF : undefined;
       if (range && soilF !== undefined && (soilF < range.min - COLDER_F || soilF > range.max)) {
         say('seed-soil', 'caution', { soilF, min: range.min, max: range.max }, slug);
       }

@@ -229,7 +229,8 @@ class WalkSearch {
     // Before the first of them is due there is nothing to look for.
     const due = this.tasks.map(({ notBefore }) => notBefore ?? today).sort()[0] ?? today;
     let ahead = Math.max(0, daysBetween(today, due));
-    while (ahead <= SEARCH_DAYS) {
+    const last = Math.max(SEARCH_DAYS, ahead + DAILY_SEARCH_DAYS);
+    while (ahead <= last) {
       const walk = this.on(addDays(today, ahead));
       if (walk) {
         const found = { walk, closes: this.closes(walk) };
@@ -260,13 +261,13 @@ function stepOf(
   const served = tasks
     .filter(({ finding }) => within.some(({ weed }) => weed === finding.weed))
     .sort((a, b) => (a.finding.weed < b.finding.weed ? -1 : 1));
-  const serves = served.map(({ need, done }) => workId(need, 'walk', done + 1));
+  const serves = [...new Set(served.map(({ need, done }) => workId(need, 'walk', done + 1)))];
   const later = served.filter(({ waitsForLook }) => waitsForLook);
   const coverPct = Math.round(
     100 *
-      zoneCase.weeds
-        .filter(({ weed }) => targets.some((target) => target.weed === weed))
-        .reduce((sum, { cover }) => sum + cover, 0),
+      tasks
+        .filter(({ finding }) => targets.some(({ weed }) => weed === finding.weed))
+        .reduce((sum, { finding }) => sum + finding.cover, 0),
   );
   return {
     id: serves[0]!,

@@ -205,7 +205,9 @@ export function feedSteps(zoneCase: ZoneCase, seed: SeedStep | null): Feedings {
   const yearly = grass(main).nitrogen?.yearLbPer1000[UPKEEP_INDEX[zone.upkeep ?? input.upkeep]];
   if (!calendar || yearly === undefined) return result;
   // What other work will bring, a starter or a combination, counts in the feeding that comes next.
-  const brought = fed.filter(({ planned }) => planned);
+  const brought = fed.filter(
+    ({ planned, nLbPer1000 }) => planned && nLbPer1000 >= feedingRules.traceLb,
+  );
   // A year ahead, and no farther than the soil is projected.
   const ahead = earlier(addDays(today, 365), addDays(season.start, season.meanF.length - 1));
   for (const year of [yearOf(today), yearOf(today) + 1]) {

@@ -77,7 +77,12 @@ function killerOn(zoneCase: ZoneCase, usage: ZoneCase['usage'], date: LocalDate)
           (residential === 'check-label' && confirmedLabels.includes(slug)),
       )
       .filter(({ airF }) => airHighF >= airF[0] && airHighF <= airF[1])
-      .map((product) => ({ product, ratePerAcre: product.rate[1] }))
+      // The full rate, or what the year has left of it.
+      .map((product) => ({
+        product,
+        ratePerAcre: Math.min(product.rate[1], usage.leftOf(product, date).amount),
+      }))
+      .filter(({ product, ratePerAcre }) => ratePerAcre >= (product.rate[0] ?? product.rate[1]))
       .filter(({ product, ratePerAcre }) => usage.refusals(product, ratePerAcre, date).length === 0)
       .sort(
         (a, b) =>

@@ -5,6 +5,8 @@ import { nextWindow, type ZoneCase } from '../choice/zoneCase';
 import { applicationRules, type EmergenceWindow } from '../knowledge';
 import { efficacy } from '../knowledge/efficacy';
 import { splitRules, walkRules } from '../knowledge/programmes';
+import { standingPreventions, standsFor } from '../knowledge/standingProgram';
+import { siteFactors } from '../lawn';
 import { needId, workId, type NeedState } from '../needs/need';
 import type { Reason } from '../needs/reason';
 import {
@@ -34,6 +36,17 @@ export interface Prevention {
 interface Laid {
   on: LocalDate;
   products: MixProduct[];
+}
+
+/** Weeds that a group's pre-emergent is laid against on every lawn of this place and upkeep. */
+function standingWeeds({ input, zone }: ZoneCase, group: string): readonly string[] {
+  const rule = standingPreventions.find((entry) => entry.group === group);
+  const place = {
+    region: input.region,
+    upkeep: zone.upkeep ?? input.upkeep,
+    factors: siteFactors(zone),
+  };
+  return rule && standsFor(rule, place) ? rule.weeds : [];
 }
 
 /** Last record of a window that held a pre-emergent against the group, whoever laid it. */
@@ -157,8 +170,11 @@ export function preventStep(
 ): Prevention | null {
   const { input, zone, season } = zoneCase;
   const weeds = zoneCase.weeds.filter(({ weed }) => group.weeds.includes(weed));
-  if (weeds.length === 0) return null;
-  const targets: Target[] = weeds.map(({ weed }) => ({ weed, targetPct: targetControl(weed) }));
+  // What is laid on every lawn that is kept so is chosen for the usual weeds of its group.
+  const standing = weeds.length === 0 ? standingWeeds(zoneCase, group.slug) : [];
+  const slugs = weeds.length > 0 ? weeds.map(({ weed }) => weed) : standing;
+  if (slugs.length === 0) return null;
+  const targets: Target[] = slugs.map((weed) => ({ weed, targetPct: targetControl(weed) }));
   const idOf = (year: number) =>
     needId({
       kind: 'prevent',
@@ -191,7 +207,10 @@ export function preventStep(
       coverWeeks: group.coverWeeks,
     });
     if (!found) {
-      const reason = { rule: 'prevent-no-product', inputs: { group: group.slug } };
+      const reason = {
+        rule: standing.length > 0 ? 'standing-no-product' : 'prevent-no-product',
+        inputs: { group: group.slug },
+      };
       return {
         ...result,
         state: 'givenUp',
@@ -201,6 +220,14 @@ export function preventStep(
       };
     }
     first = found.step;
+    if (standing.length > 0) {
+      first.because.unshift({ rule: 'standing-prevent', inputs: { group: group.slug } });
+    }
+    if (!found.beside && seed && standing.length > 0) {
+      // Nobody has seen the weed: the seed that somebody wants comes first.
+      const reason = { rule: 'standing-seed-first', inputs: { group: group.slug } };
+      return { ...result, state: 'givenUp', steps: [], reason };
+    }
     if (!found.beside && seed) {
       const wait = Math.max(
         ...mixComponents(first.products, zoneCase.shelf).map(

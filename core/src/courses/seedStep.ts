@@ -21,6 +21,19 @@ export interface Seeding {
   need: Need | null;
   step: SeedStep | null;
   reason: Reason | null;
+  /** What was sown lately, and is not up yet. */
+  sown?: { on: LocalDate; material: SeedStep['material'] };
+}
+
+/** First day that herbicides on record, and a kill that is still to come, leave to new grass; `null`: any. */
+function holdOf(zoneCase: ZoneCase, use: SeedStep['use']): LocalDate | null {
+  const days = [herbicideHold(zoneCase), use === 'new' ? sownAfterKill(zoneCase) : null];
+  return (
+    days
+      .flatMap((day) => day ?? [])
+      .sort()
+      .pop() ?? null
+  );
 }
 
 /** Plugs of a grass whose seed nobody sells, into the bare part of the zone. */
@@ -29,14 +42,14 @@ function plugStep(
   { use, cover, spacingIn }: { use: SeedStep['use']; cover: number; spacingIn: number },
 ): Omit<SeedStep, 'id' | 'serves'> | null {
   const { input, zone, season, areaFt2, main } = zoneCase;
-  const killed = use === 'new' ? sownAfterKill(zoneCase) : null;
+  const notBefore = holdOf(zoneCase, use);
   const soil = nextWindow(
     season,
     { direction: 'rising', opensF: 65, bestF: 70, closesF: 80 },
     input.today,
   );
-  if (!soil || (killed && killed > soil.closes)) return null;
-  const window = killed ? after(soil, killed) : soil;
+  if (!soil || (notBefore && notBefore > soil.closes)) return null;
+  const window = notBefore ? after(soil, notBefore) : soil;
   const ratePer1000 = Math.round((1000 * 144) / spacingIn ** 2);
   // What other grass stands on is not bare.
   const standing = zone.stand.reduce((sum, share) => sum + share.cover, 0);
@@ -76,8 +89,7 @@ function sowStep(
   const bag = shelf.seed(main);
   if (!rule || !bag) return { rule: 'seed-none-sold', inputs: { species: main } };
   const held = herbicideHold(zoneCase);
-  const killed = use === 'new' ? sownAfterKill(zoneCase) : null;
-  const hold = killed && (!held || killed > held) ? killed : held;
+  const hold = holdOf(zoneCase, use);
   const own = seedingWindow(zoneCase, rule, hold);
   const spring =
     own === null && grass(main).season === 'cool'
@@ -177,9 +189,14 @@ export function seedStep(zoneCase: ZoneCase): Seeding {
   }
   const kind = decision === 'renovate' ? 'renovate' : 'fill';
   const sown = lastSeeding(zoneCase);
-  if (sown && daysBetween(sown, input.today) <= SEEDING_REST_DAYS) {
-    const reason = { rule: 'seed-done', inputs: { sownOn: sown } };
-    return { need: needOf(kind, main, yearOf(sown), 'waiting', reason), step: null, reason };
+  if (sown && daysBetween(sown.on, input.today) <= SEEDING_REST_DAYS) {
+    const reason = { rule: 'seed-done', inputs: { sownOn: sown.on } };
+    return {
+      need: needOf(kind, main, yearOf(sown.on), 'waiting', reason),
+      step: null,
+      reason,
+      sown,
+    };
   }
   const use = decision === 'renovate' ? 'new' : 'overseed';
   const plugs = grass(main).plugs;
@@ -199,19 +216,17 @@ export function seedStep(zoneCase: ZoneCase): Seeding {
   return { need, step: { ...step, id, serves: [id] }, reason: null };
 }
 
-/** Day of the last seeding or planting on record that did most of its work. */
-function lastSeeding({ records }: ZoneCase): LocalDate | null {
-  return (
-    records
-      .filter(
-        ({ effect, materials }) =>
-          (effect ?? 1) >= walkRules.leastEffect &&
-          materials.some(({ kind }) => kind === 'seed' || kind === 'plugs'),
-      )
-      .map(({ date }) => localDate(date))
-      .sort()
-      .pop() ?? null
-  );
+/** The last seeding or planting on record that did most of its work. */
+function lastSeeding({ records }: ZoneCase): Seeding['sown'] {
+  return records
+    .filter(({ effect }) => (effect ?? 1) >= walkRules.leastEffect)
+    .flatMap(({ date, materials }) =>
+      materials.flatMap(({ kind }) =>
+        kind === 'seed' || kind === 'plugs' ? [{ on: localDate(date), material: kind }] : [],
+      ),
+    )
+    .sort((a, b) => (a.on < b.on ? -1 : 1))
+    .pop();
 }
 
 /** First day on which every herbicide on record lets seed grow; `null` when none stands in the way. */

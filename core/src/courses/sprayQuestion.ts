@@ -16,9 +16,9 @@ function seedTiming(
   date: LocalDate,
   seed: SeedStep | null,
 ): Pick<MixQuestion, 'weeksToSeeding' | 'weeksSinceEmergence'> {
-  if (!seed || seed.material === 'plugs')
-    return { weeksToSeeding: null, weeksSinceEmergence: null };
+  if (!seed) return { weeksToSeeding: null, weeksSinceEmergence: null };
   const days = daysBetween(date, seed.window.best);
+  // Plugs take as long to root as seed to come up, and what prunes roots spares neither.
   const emergence = grass(seed.species).seed?.germinationDays[1] ?? 21;
   if (days >= 0) return { weeksToSeeding: days / 7, weeksSinceEmergence: null };
   // Past a year the new grass is an established stand.
@@ -27,13 +27,13 @@ function seedTiming(
     : { weeksToSeeding: null, weeksSinceEmergence: Math.max(0, (-days - emergence) / 7) };
 }
 
-/** Seed already in the ground: the last seeding on record. */
+/** Seed or plugs already in the ground: the last on record. */
 function sownAlready(
   { records }: ZoneCase,
   date: LocalDate,
 ): Pick<MixQuestion, 'weeksSinceEmergence'> | null {
   const sown = records
-    .filter(({ materials }) => materials.some(({ kind }) => kind === 'seed'))
+    .filter(({ materials }) => materials.some(({ kind }) => kind === 'seed' || kind === 'plugs'))
     .map((record) => localDate(record.date))
     .filter((day) => day <= date && daysBetween(day, date) <= 365)
     .sort()

@@ -17,7 +17,10 @@ const STARTER_DAYS = 7;
  * The starter that goes down with seed: phosphate by the pound, as much as grass, year, heat, salt and the law of the
  * place leave; or why there is none.
  */
-export function starterStep(zoneCase: ZoneCase, seed: SeedStep): FeedStep | Reason {
+export function starterStep(
+  zoneCase: ZoneCase,
+  seed: Pick<SeedStep, 'id' | 'window' | 'material' | 'areaFt2'>,
+): FeedStep | Reason {
   const { input, zone, season, grasses, main, fed } = zoneCase;
   const { best: date } = seed.window;
   const none = (rule: string): Reason => ({ rule, inputs: { days: feedingRules.gapDays } });

@@ -97,6 +97,8 @@ export const killRules = {
   fromCover: 0.05,
   /** Days after the seed in which it lives of its starter. */
   starterDays: 28,
+  /** Days after the seed in which a starter that is not down yet still is worth its walk. */
+  starterWithinDays: 10,
   /** lb P₂O₅ per 1000 ft² that a starter brings. */
   starterPhosphateLb: 1,
   source: COMMON,

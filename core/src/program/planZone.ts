@@ -4,11 +4,12 @@ import { applicationsOf } from '../courses/applicationsOf';
 import { controlNeed, controlProgress } from '../courses/controlProgress';
 import { controlSteps } from '../courses/controlStep';
 import { controlWays } from '../courses/controlWays';
+import { fallRound } from '../courses/fallRound';
 import { feedSteps } from '../courses/feedSteps';
 import { killCourse, wantsKill, type Kill } from '../courses/killCourse';
 import { preventStep, type Prevention } from '../courses/preventStep';
 import { cureCourse, protectCourse } from '../courses/protectStep';
-import { seedStep } from '../courses/seedStep';
+import { seedStep, type Seeding } from '../courses/seedStep';
 import { starterStep } from '../courses/starterStep';
 import type {
   Clash,
@@ -19,8 +20,10 @@ import type {
   SeedStep,
   SprayStep,
 } from '../courses/step';
+import type { StepWindow } from '../choice/window';
 import { cause as causeOf, emergenceWindows, type EmergenceWindow } from '../knowledge';
 import { keyModel } from '../knowledge/key';
+import { killRules } from '../knowledge/programmes';
 import { preventionWindows } from '../knowledge/preventionWindows';
 import { mainGrass, type Zone } from '../lawn';
 import { needId, needOfWork, workId, type Need } from '../needs/need';
@@ -267,9 +270,33 @@ class ZonePlanner {
       });
     }
     this.plan.steps.push(seed);
+    this.starter(seed);
+  }
+
+  private starter(seed: Parameters<typeof starterStep>[1]): void {
     const starter = starterStep(this.zoneCase, seed);
     if ('rule' in starter) this.leaveOut(starter);
     else this.lay(starter);
+  }
+
+  /** After the seed: its starter where that is not down yet, and ground that is left alone until it is up. */
+  sownAlready({ need, sown }: Seeding): void {
+    if (!need || !sown) return;
+    const { on, material } = sown;
+    const { today } = this.input;
+    const closes = addDays(on, killRules.starterWithinDays);
+    if (need.kind === 'renovate') {
+      this.zoneCase.givenUp = { from: on, to: addDays(on, killRules.starterDays) };
+    }
+    if (closes < today) return;
+    const window: StepWindow = {
+      opens: on,
+      best: on < today ? today : on,
+      closes,
+      basis: { kind: 'calendar' },
+    };
+    const { areaFt2 } = this.zoneCase;
+    this.starter({ id: workId(need.id, 'sow', 1), window, material, areaFt2 });
   }
 
   /** Weeds of a zone that is started over: what kills the stand kills them. */
@@ -357,6 +384,10 @@ class ZonePlanner {
       if (reason && !planned) this.leaveOut(reason);
       if (lookOn) plan.looks.push({ need: id, subject: finding.weed, date: lookOn });
     }
+    const round = fallRound(zoneCase, seed, steps, (step) => this.lay(step));
+    if (!round) return;
+    plan.needs.push(round);
+    if (round.reason) this.leaveOut(round.reason);
   }
 
   private find(subject: string, reason: Reason): void {
@@ -434,6 +465,7 @@ export function planZone(input: SeasonInput, zone: Zone): ZonePlan {
   }
   const sown = keep ? seed : null;
   if (sown) planner.sow(sown, kill);
+  planner.sownAlready(seeding);
   planner.causes();
   planner.weeds(seed, sown && kill);
   const feeding = feedSteps(zoneCase, sown);
