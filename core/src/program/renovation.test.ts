@@ -136,6 +136,16 @@ describe('what was done, and what was seen', () => {
     const after = ask(addDays(sownOn, 1), { records: [record, sown] });
     expect(killsOf(after)).toEqual([]);
     expect(after.steps.filter(({ kind }) => kind === 'seed')).toEqual([]);
+    // The seed is down; its starter is not, and nothing else feeds the seedlings.
+    const feeds = after.steps.filter((step): step is FeedStep => step.kind === 'feed');
+    expect(feeds[0]!.id).toBe(`${need}/starter/1`);
+    expect(feeds.slice(1).every(({ window }) => window.best > addDays(sownOn, 28))).toBe(true);
+    const fed = {
+      ...applicationsOf(feeds[0]!, addDays(sownOn, 1))[0]!,
+      stepId: feeds[0]!.id,
+    };
+    const later = ask(addDays(sownOn, 2), { records: [record, sown, fed] });
+    expect(later.steps.filter(({ id }) => id.includes('/starter/'))).toEqual([]);
   });
 });
 
