@@ -6,7 +6,7 @@ import { lawnSeasonInput, planSeason } from './planning';
 import { anyLawn, inputOf, type AnyLawn } from './testdata/anyLawn';
 import { testZone } from './program/testdata/testLawn';
 import { cases } from './units/testdata/cases';
-import type { Season, SeasonInput, Zone } from './index';
+import type { Season, SeasonInput, Step, Zone } from './index';
 
 const zoneOf = (input: SeasonInput): Zone => input.zones[0]!;
 
@@ -101,17 +101,57 @@ it('6: nitrogen never twice within its gap, never over the upkeep, and short of 
   );
 });
 
-it('8: a change in one zone moves nothing in another', () => {
+it('8: a change in one zone moves nothing in another but to share a trip with it, and changes no work there', () => {
+  let moved = 0;
   fc.assert(
     fc.property(anyLawn, anyLawn, (sample, other) => {
-      const plain = twoZones(sample, []);
-      const { id } = zoneOf(plain);
-      expect(ofZone(planSeason(twoZones(sample, other.weeds)), id)).toEqual(
-        ofZone(planSeason(plain), id),
-      );
+      const before = twoZones(sample, []);
+      const { id } = zoneOf(before);
+      const plain = planSeason(before);
+      const changed = planSeason(twoZones(sample, other.weeds));
+      const bare = ({ window, because: _because, waitsFor: _waitsFor, ...rest }: Step) => ({
+        ...rest,
+        window: { ...window, best: null },
+      });
+      const byId = (a: Step, b: Step) => (a.id < b.id ? -1 : 1);
+      const own = ofZone(changed, id).sort(byId);
+      const was = ofZone(plain, id).sort(byId);
+      expect(own.map(bare)).toEqual(was.map(bare));
+      own.forEach((step, index) => {
+        const [from, to] = [was[index]!.window.best, step.window.best];
+        if (from === to) return;
+        moved += 1;
+        // On the old day or on the new one it shares the trip.
+        const trips = (season: Season, on: string) =>
+          season.steps.filter(({ window, id: of }) => window.best === on && of !== step.id);
+        expect(trips(changed, to).length + trips(plain, from).length).toBeGreaterThan(0);
+      });
     }),
     { ...cases(25), seed: 8 },
   );
+  expect(moved).toBeGreaterThan(3);
+});
+
+it('lays nothing outside the days on which it may be done, and never makes more trips than it was asked for', () => {
+  let saved = 0;
+  fc.assert(
+    fc.property(anyLawn, anyLawn, (sample, other) => {
+      const { steps } = planSeason(twoZones(sample, other.weeds));
+      const asked = steps.map(({ window, because }) => {
+        const laid = because.find(({ rule }) => rule === 'laid-later' || rule === 'laid-earlier');
+        return laid ? String(laid.inputs['from']) : window.best;
+      });
+      for (const { window, span } of steps) {
+        expect(window.best >= (span?.from ?? window.best)).toBe(true);
+        expect(window.best <= (span?.to ?? window.best)).toBe(true);
+      }
+      const trips = new Set(steps.map(({ window }) => window.best)).size;
+      saved += new Set(asked).size - trips;
+      expect(trips).toBeLessThanOrEqual(new Set(asked).size);
+    }),
+    { ...cases(25), seed: 14 },
+  );
+  expect(saved).toBeGreaterThan(25);
 });
 
 it('10: amounts follow the area', () => {

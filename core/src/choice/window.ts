@@ -1,6 +1,7 @@
 import { crossingWindows } from '../knowledge';
+import { layoutCosts } from '../knowledge/layoutCosts';
 import type { SoilCrossing, SoilSeason } from '../weather';
-import { addDays, localDate, type LocalDate } from '../units';
+import { addDays, localDate, yearOf, type LocalDate } from '../units';
 
 /** What opens a window, so that the strip can hang the step from it. */
 export type WindowBasis =
@@ -79,4 +80,32 @@ export function soilWindow(
     closes: last,
     basis: soilBasis(crossed),
   };
+}
+
+/** Days in a row on which work may be done as it stands, its best one among them. */
+export interface Span {
+  from: LocalDate;
+  to: LocalDate;
+}
+
+/**
+ * The days around the best one of a window, in the same year and not before today, on which work still passes as it
+ * stands.
+ */
+export function spanAround(
+  { opens, best, closes }: Pick<StepWindow, 'opens' | 'best' | 'closes'>,
+  today: LocalDate,
+  passes: (date: LocalDate) => boolean,
+): Span {
+  const run = (step: 1 | -1, last: LocalDate): LocalDate => {
+    let date = best;
+    for (let days = 0; days < layoutCosts.mostDays; days += 1) {
+      const next = addDays(date, step);
+      const over = step > 0 ? next > last : next < last;
+      if (over || yearOf(next) !== yearOf(best) || !passes(next)) break;
+      date = next;
+    }
+    return date;
+  };
+  return { from: run(-1, later(opens, today)), to: run(1, closes) };
 }

@@ -14,8 +14,9 @@ import {
   type Target,
 } from '../choice/chooseMix';
 import type { SeasonInput, WeedFinding } from '../needs/seasonInput';
+import { spanAround } from '../choice/window';
 import { expectedDay, type ExpectedDay } from '../choice/sprayDay';
-import { controlRows, question, sprayGates } from './sprayQuestion';
+import { controlRows, question, sameMix, sprayGates } from './sprayQuestion';
 import type { ControlStep, SeedStep, Unmet } from './step';
 import { hardFrost, type ZoneCase } from '../choice/zoneCase';
 import { stateOf } from './step';
@@ -193,8 +194,6 @@ class WalkSearch {
   /** Last day in a row on which the same products at the same rates still pass every rule. */
   closes(walk: Walk): LocalDate {
     const slugs = new Set(walk.best.products.map(({ herbicide: slug }) => slug));
-    const mix = (products: readonly MixProduct[] | undefined) =>
-      products?.map((p) => `${p.herbicide}@${p.ratePerAcre}`).join();
     let closes = walk.date;
     while (daysBetween(walk.date, closes) < LONGEST_WINDOW) {
       const next = addDays(closes, 1);
@@ -206,7 +205,7 @@ class WalkSearch {
         airHighF: day.airHighF,
       });
       const again = chooseMix({ ...asked, stock: slugs });
-      if (mix(again.best?.products) !== mix(walk.best.products)) break;
+      if (!sameMix(again.best?.products, walk.best.products)) break;
       closes = next;
     }
     return closes;
@@ -276,6 +275,8 @@ function stepOf(
     zoneId: zone.id,
     group: 'post-emergent',
     window,
+    // Every day of its window was asked.
+    span: spanAround(window, input.today, () => true),
     state: stateOf(window, input.today),
     areaFt2: treatedFt2,
     method,

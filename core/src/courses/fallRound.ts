@@ -112,6 +112,7 @@ export function fallRound(
   const own: ControlStep = {
     ...step,
     window: { ...step.window, closes: earlier(step.window.closes, to) },
+    ...(step.span ? { span: { from: step.span.from, to: earlier(step.span.to, to) } } : {}),
     because: [{ rule: 'standing-round', inputs: {} }, ...step.because],
   };
   reserve(own);

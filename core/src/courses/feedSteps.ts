@@ -2,7 +2,7 @@ import { fedOn, nitrogenInYear, type Fed } from '../choice/fed';
 import { fertilizersOn, isAsleep, placeRoom, UPKEEP_INDEX } from '../choice/nitrogen';
 import { outsideBlackout } from '../choice/ordinance';
 import { expectedDay, highestAir } from '../choice/sprayDay';
-import { earlier, later, soilWindow, type StepWindow } from '../choice/window';
+import { earlier, later, soilWindow, spanAround, type StepWindow } from '../choice/window';
 import { firstFrost, type ZoneCase } from '../choice/zoneCase';
 import { feedingRate, WORTH_FEEDING, type Feeding } from '../fertility';
 import { dayRules, feedingCalendars, feedingRules, grass, type FeedingSlot } from '../knowledge';
@@ -149,6 +149,14 @@ function stepOf(
   const airHighF = highestAir(season, window.best, addDays(window.best, FEED_DAYS));
   const nearSeed = seed !== null && Math.abs(daysBetween(window.best, seed.window.best)) <= 14;
   const id = workId(need, 'feed', round);
+  const passes = (date: LocalDate) => {
+    const other = feedingOn(zoneCase, slot, date, wanted);
+    return (
+      !('rule' in other) &&
+      other.feeding.fertilizer.slug === feeding.fertilizer.slug &&
+      other.feeding.nLbPer1000 >= feeding.nLbPer1000
+    );
+  };
   return {
     id,
     serves: [id],
@@ -156,6 +164,7 @@ function stepOf(
     zoneId: zone.id,
     slot: slot.slug,
     window,
+    span: spanAround(window, input.today, passes),
     state: stateOf(window, input.today),
     areaFt2,
     gates: [

@@ -1,6 +1,6 @@
 import { chooseMix, targetControl, type Target } from '../choice/chooseMix';
 import { highestAir } from '../choice/sprayDay';
-import { earlier, soilWindow, type StepWindow } from '../choice/window';
+import { earlier, soilWindow, spanAround, type StepWindow } from '../choice/window';
 import { nextWindow, type ZoneCase } from '../choice/zoneCase';
 import { applicationRules, type EmergenceWindow } from '../knowledge';
 import { efficacy } from '../knowledge/efficacy';
@@ -17,7 +17,7 @@ import {
   type MixProduct,
 } from '../rates';
 import { addDays, daysBetween, localDate, yearOf, type LocalDate } from '../units';
-import { controlRows, question, sprayGates } from './sprayQuestion';
+import { controlRows, question, sameMix, sprayGates } from './sprayQuestion';
 import { stateOf, type PreventStep, type SeedStep, type Unmet } from './step';
 
 /** The year of one emergence group in a zone. */
@@ -107,19 +107,22 @@ function layOf(
   { need, round, coverWeeks }: { need: string; round: number; coverWeeks: number },
 ) {
   const { input, zone, season, areaFt2, shelf } = zoneCase;
-  const airHighF = highestAir(season, window.best, earlier(addDays(window.best, 3), window.closes));
-  const ask = (withSeed: SeedStep | null) =>
-    chooseMix(
-      question(zoneCase, 'pre', targets, window.best, withSeed, {
-        treatedFt2: areaFt2,
-        airHighF,
-        coverWeeks,
-      }),
-    );
-  const beside = ask(seed);
-  const alone = beside.best ? beside : ask(null);
+  const askOn = (date: LocalDate, withSeed: SeedStep | null) =>
+    question(zoneCase, 'pre', targets, date, withSeed, {
+      treatedFt2: areaFt2,
+      airHighF: highestAir(season, date, earlier(addDays(date, 3), window.closes)),
+      coverWeeks,
+    });
+  const beside = chooseMix(askOn(window.best, seed));
+  const alone = beside.best ? beside : chooseMix(askOn(window.best, null));
   if (!alone.best) return null;
   const { products } = alone.best;
+  const stock = new Set(products.map(({ herbicide }) => herbicide));
+  const passes = (date: LocalDate) =>
+    sameMix(
+      chooseMix({ ...askOn(date, beside.best ? seed : null), stock }).best?.products,
+      products,
+    );
   const id = workId(need, 'lay', round);
   const step: PreventStep = {
     id,
@@ -128,6 +131,7 @@ function layOf(
     zoneId: zone.id,
     group: group.slug,
     window,
+    span: spanAround(window, input.today, passes),
     state: stateOf(window, input.today),
     areaFt2,
     method: 'zone',

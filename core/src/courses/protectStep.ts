@@ -1,6 +1,6 @@
 import { screenTreatments, type CauseTarget } from '../choice/screenTreatments';
 import { expectedDay, highestAir } from '../choice/sprayDay';
-import { earlier, later, type StepWindow } from '../choice/window';
+import { earlier, later, spanAround, type StepWindow } from '../choice/window';
 import { nextWindow, type ZoneCase } from '../choice/zoneCase';
 import { cause as causeOf, dayRules, type Treatment } from '../knowledge';
 import { preventionWindows, type PreventionWindow } from '../knowledge/preventionWindows';
@@ -79,9 +79,15 @@ function treatmentStep(
   groups: (group: string) => boolean = () => true,
 ): ProtectStep | null {
   const { input, zone, areaFt2, season } = zoneCase;
-  const airHighF = highestAir(season, window.best, earlier(addDays(window.best, 3), window.closes));
+  const screenOn = (date: LocalDate) =>
+    screenTreatments(
+      zoneCase,
+      { cause, mode },
+      date,
+      highestAir(season, date, earlier(addDays(date, 3), window.closes)),
+    );
   const grade = (product: Treatment) => product[mode];
-  const { passing, excluded } = screenTreatments(zoneCase, { cause, mode }, window.best, airHighF);
+  const { passing, excluded } = screenOn(window.best);
   const best = passing
     .filter(({ product }) => groups(product.group))
     .sort((a, b) => byWorth(grade)(a.product, b.product))[0];
@@ -90,12 +96,17 @@ function treatmentStep(
   const granular = product.form === 'granule';
   const water = product.waterInIn ?? 0;
   const id = workId(address.need, 'treat', address.round);
+  const passes = (date: LocalDate) =>
+    screenOn(date).passing.some(
+      (other) => other.product.slug === product.slug && other.ratePerAcre === rate,
+    );
   return {
     id,
     serves: [id],
     kind: 'protect',
     zoneId: zone.id,
     window,
+    span: spanAround(window, input.today, passes),
     state: stateOf(window, input.today),
     areaFt2,
     cause,

@@ -93,6 +93,16 @@ export function question(
   };
 }
 
+/** The same products at the same rates. */
+export const sameMix = (
+  a: readonly MixProduct[] | undefined,
+  b: readonly MixProduct[] | undefined,
+): boolean => {
+  const words = (products: readonly MixProduct[] | undefined) =>
+    products?.map(({ herbicide, ratePerAcre }) => `${herbicide}@${ratePerAcre}`).join();
+  return words(a) === words(b);
+};
+
 /** Expected and wanted control of each target. */
 export function controlRows(answer: MixAnswer, targets: readonly Target[]): SprayStep['control'] {
   return targets.map(({ weed, targetPct }) => ({

@@ -4,7 +4,7 @@ import type { MixProduct } from '../rates';
 import type { LocalDate } from '../units';
 import { subjectOfWork, type Need } from '../needs/need';
 import type { Exclusion, Reason, TreatmentExclusion } from '../needs/reason';
-import type { StepWindow } from '../choice/window';
+import type { Span, StepWindow } from '../choice/window';
 
 export type StepState = 'open' | 'upcoming';
 
@@ -30,6 +30,8 @@ interface StepBase {
   serves: string[];
   zoneId: string;
   window: StepWindow;
+  /** Days on which it may be done as it stands; left out where it has its best day alone. */
+  span?: Span;
   state: StepState;
   areaFt2: number;
   gates: Gate[];

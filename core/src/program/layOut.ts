@@ -234,6 +234,7 @@ export function layOut(
   return { days, usd, exact };
 }
 
+/** The same for work that hangs together. */
 function layOutTogether(
   jobs: readonly LayJob[],
   rules: readonly LayRule[],

@@ -270,6 +270,8 @@ export interface Move {
   to: LocalDate | null;
   /** The one changed input that moves it by itself; `together`: only several at once do. */
   cause: string;
+  /** Other work with which it shares the trip now, or no longer shares it. */
+  through?: string;
 }
 
 /** A date moved by so many days is worth telling; so is another product, and work come or gone. */
@@ -280,6 +282,18 @@ const sameJob = (a: Job | undefined, b: Job | undefined): boolean =>
     ? a === b
     : Math.abs(daysBetween(a.date, b.date)) <= WORTH_TELLING_DAYS &&
       a.materials.map(({ slug }) => slug).join() === b.materials.map(({ slug }) => slug).join();
+
+/** The work whose trip a moved job has joined, or else the one whose trip it has left. */
+function companion(
+  id: string,
+  old: ReadonlyMap<string, Job>,
+  now: ReadonlyMap<string, Job>,
+): string | undefined {
+  const on = (jobs: ReadonlyMap<string, Job>) =>
+    [...jobs.values()].find((job) => job.id !== id && job.date === jobs.get(id)?.date)?.id;
+  if (!old.has(id) || !now.has(id)) return undefined;
+  return on(now) ?? on(old);
+}
 
 /**
  * What changed between two questions about a lawn, each change with its cause: the earlier question is asked again
@@ -303,10 +317,14 @@ export function movesBetween<Question extends object>(
     (key) => JSON.stringify(before[key]) !== JSON.stringify(after[key]),
   );
   const alone = new Map(changed.map((key) => [key, byId(ask({ ...before, [key]: after[key] }))]));
-  return moved.map((id) => ({
-    jobId: id,
-    from: old.get(id)?.date ?? null,
-    to: now.get(id)?.date ?? null,
-    cause: changed.find((key) => sameJob(alone.get(key)?.get(id), now.get(id))) ?? 'together',
-  }));
+  return moved.map((id) => {
+    const through = companion(id, old, now);
+    return {
+      jobId: id,
+      from: old.get(id)?.date ?? null,
+      to: now.get(id)?.date ?? null,
+      cause: changed.find((key) => sameJob(alone.get(key)?.get(id), now.get(id))) ?? 'together',
+      ...(through ? { through } : {}),
+    };
+  });
 }

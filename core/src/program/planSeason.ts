@@ -1,10 +1,13 @@
 import type { LookStep, Season } from '../courses/step';
+import { layoutCosts } from '../knowledge/layoutCosts';
 import { walkRules } from '../knowledge/programmes';
 import { zoneArea, type Zone } from '../lawn';
 import { workId } from '../needs/need';
 import type { Reason } from '../needs/reason';
 import type { SeasonInput } from '../needs/seasonInput';
 import { addDays, daysBetween, type LocalDate } from '../units';
+import { shelfOf } from '../products';
+import { laidOut } from './laidOut';
 import { planZone, type LookDue } from './planZone';
 
 /** Days that a return which somebody asked for stays open. */
@@ -36,6 +39,7 @@ function lookStep(
       closes: addDays(date, openDays),
       basis: { kind: 'calendar' },
     },
+    span: { from: date, to: addDays(date, Math.min(openDays, layoutCosts.mostDays)) },
     state: date <= today ? 'open' : 'upcoming',
     areaFt2: zoneArea(zone),
     gates: [],
@@ -95,11 +99,15 @@ export function planSeason(input: SeasonInput): Season {
   const zones = input.zones.map((zone) => ({ zone, ...planZone(input, zone) }));
   return {
     needs: zones.flatMap(({ needs }) => needs),
-    steps: [
-      ...zones.flatMap(({ steps }) => steps),
-      ...zones.flatMap(({ zone, looks }) => afterWork(input, zone, looks)),
-      ...asked(input),
-    ].sort((a, b) => daysBetween(b.window.best, a.window.best)),
+    steps: laidOut(
+      [
+        ...zones.flatMap(({ steps }) => steps),
+        ...zones.flatMap(({ zone, looks }) => afterWork(input, zone, looks)),
+        ...asked(input),
+      ],
+      input,
+      shelfOf(input.policy.labels),
+    ).sort((a, b) => daysBetween(b.window.best, a.window.best)),
     clashes: zones.flatMap(({ clashes }) => clashes),
     leftOut: zones.flatMap(({ leftOut }) => leftOut),
     unmet: zones.flatMap(({ unmet }) => unmet),
