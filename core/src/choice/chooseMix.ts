@@ -236,22 +236,27 @@ export function screenLabel(product: ShelfHerbicide, question: MixQuestion): Lab
   return { reasons, ...chosen, light, turf: worst, refusals: refusalsAt(chosen.ratePerAcre) };
 }
 
-function screen(
-  product: ShelfHerbicide,
-  question: MixQuestion,
-): { candidate: Candidate; reasons: Reason[] } {
-  const { reasons, ratePerAcre, effect, light, refusals } = screenLabel(product, question);
+/** What a product does to each target of a question at its full rate, %. */
+function hitsOf(product: ShelfHerbicide, question: MixQuestion): number[] {
   const held =
     question.mode === 'pre' && question.coverWeeks !== undefined
       ? meanResidual(question.coverWeeks, product.residualWeeks)
       : 1;
-  const hits = question.targets.map(({ weed, stage }) => {
+  return question.targets.map(({ weed, stage }) => {
     const full = efficacy(question.mode, weed, product.slug) * held;
     const factor = stage ? stageFactor(weed, stage, product.slug) : 1;
     return Math.round(
       factor > 1 ? Math.max(full, Math.min(MOST_CONTROL, full * factor)) : full * factor,
     );
   });
+}
+
+function screen(
+  product: ShelfHerbicide,
+  question: MixQuestion,
+  hits: readonly number[] = hitsOf(product, question),
+): { candidate: Candidate; reasons: Reason[] } {
+  const { reasons, ratePerAcre, effect, light, refusals } = screenLabel(product, question);
   if (Math.max(0, ...hits) < applicationRules.usefulEfficacy) {
     reasons.push({ rule: 'R12-no-use', inputs: { best: Math.max(0, ...hits) } });
   }
@@ -389,7 +394,10 @@ function byShortfall(targets: readonly Target[]) {
 }
 
 /** Every product of the library or the shelf: the ones that pass, and why the others do not. */
-export function screenAll(question: MixQuestion): {
+export function screenAll(
+  question: MixQuestion,
+  { brief = false }: { brief?: boolean } = {},
+): {
   feasible: Candidate[];
   excluded: Exclusion[];
 } {
@@ -400,7 +408,9 @@ export function screenAll(question: MixQuestion): {
     if (question.mode === 'pre' ? !product.preEmergent : !product.postEmergent) {
       if (!question.stock) continue;
     }
-    const { candidate, reasons } = screen(product, question);
+    const hits = hitsOf(product, question);
+    if (brief && !hits.some((hit) => hit >= applicationRules.usefulEfficacy)) continue;
+    const { candidate, reasons } = screen(product, question, hits);
     if (reasons.length > 0) excluded.push({ herbicide: product.slug, reasons });
     else feasible.push(candidate);
   }
@@ -411,9 +421,10 @@ export function screenAll(question: MixQuestion): {
  * Chooses what to spray on one walk: every product is screened (all exclusions are kept), then every
  * single product and compatible pair is tried, and the cheapest that reaches all targets wins. When
  * none does, the best of the rest is returned with `reaches: false`, if it does anything at all.
+ * @param brief while days are searched: what does nothing for the targets is not told among the excluded
  */
-export function chooseMix(question: MixQuestion): MixAnswer {
-  const { feasible, excluded: screened } = screenAll(question);
+export function chooseMix(question: MixQuestion, { brief = false } = {}): MixAnswer {
+  const { feasible, excluded: screened } = screenAll(question, { brief });
   // Alone they have had their turn; beside another mode of action they may still go.
   const excluded = [
     ...screened,

@@ -1,7 +1,7 @@
 import { activeCaps, countingRules, rotationRules } from '../knowledge';
 import type { Shelf, ShelfHerbicide } from '../products';
 import { activesPerAcre, materialRatePerAcre, type Application } from '../rates';
-import { daysBetween, localDate, yearOf, type LocalDate } from '../units';
+import { localDate, toDayNumber, yearOf, type LocalDate } from '../units';
 import type { Reason } from '../needs/reason';
 
 /** A product at its rate on a day, done or planned, on one zone. */
@@ -11,6 +11,11 @@ interface Use {
   date: LocalDate;
   /** Weeds that it was meant for; empty where nobody said. */
   targets: readonly string[];
+  /** Its date as a number of days, and its year. */
+  day: number;
+  year: number;
+  /** lb of each active per acre. */
+  doses: ReadonlyMap<string, number>;
 }
 
 const EPSILON = 1e-9;
@@ -19,18 +24,16 @@ const ACTIVE_ROUNDING = 1.001;
 
 const capOf = new Map(activeCaps.map((cap) => [cap.active, cap]));
 
-const lbOf = ({ product, ratePerAcre }: Use, active: string): number =>
-  activesPerAcre(product, ratePerAcre).find((dose) => dose.active === active)?.lbPerAcre ?? 0;
+const lbOf = ({ doses }: Use, active: string): number => doses.get(active) ?? 0;
 
-/** Days from a date to the nearest of the uses, either way round; `null` without uses. */
-function nearestDays(uses: readonly Use[], date: LocalDate): number | null {
-  const gaps = uses.map((use) => Math.abs(daysBetween(use.date, date)));
-  return gaps.length > 0 ? Math.min(...gaps) : null;
-}
+/** Days from a day to the nearest of the uses, either way round; `null` without uses. */
+const nearestDays = (uses: readonly Use[], day: number): number | null =>
+  uses.length > 0 ? Math.min(...uses.map((use) => Math.abs(use.day - day))) : null;
 
 /** What one zone has had, and is planned to have, of each product and active. */
 export class Usage {
   private readonly uses: Use[] = [];
+  private turns: number[] | null = null;
 
   /** @param applications records of the zone; fertilizer and seed are passed over */
   static of(
@@ -60,7 +63,39 @@ export class Usage {
     date: LocalDate,
     targets: readonly string[] = [],
   ): void {
-    this.uses.push({ product, ratePerAcre, date, targets });
+    this.uses.push({
+      product,
+      ratePerAcre,
+      date,
+      targets,
+      day: toDayNumber(date),
+      year: yearOf(date),
+      doses: new Map(
+        activesPerAcre(product, ratePerAcre).map(({ active, lbPerAcre }) => [active, lbPerAcre]),
+      ),
+    });
+    this.turns = null;
+  }
+
+  /** Days from which on a limit may read otherwise than the day before. */
+  private get turningDays(): number[] {
+    if (this.turns) return this.turns;
+    const days = this.uses.flatMap(({ product, day, doses }) => {
+      const intervals = [...doses.keys()].flatMap(
+        (active) => capOf.get(active)?.minIntervalDays ?? [],
+      );
+      return [1, product.minIntervalDays, countingRules.seasonDays, ...intervals].flatMap(
+        (span) => [day - span + 1, day + span],
+      );
+    });
+    this.turns = [...new Set(days)].sort((a, b) => a - b);
+    return this.turns;
+  }
+
+  /** Name of the run of days around one over which every limit reads the same. */
+  phase(date: LocalDate): string {
+    const day = toDayNumber(date);
+    return `${yearOf(date)}.${this.turningDays.filter((turn) => turn <= day).length}`;
   }
 
   /**
@@ -69,7 +104,7 @@ export class Usage {
    */
   groupTurns(group: string, weeds: readonly string[], date: LocalDate): number {
     const against = this.uses.filter(({ targets }) => targets.some((weed) => weeds.includes(weed)));
-    const ofYear = (year: number) => against.filter((use) => yearOf(use.date) === year);
+    const ofYear = (year: number) => against.filter((use) => use.year === year);
     const year = yearOf(date);
     const alone = (own: readonly Use[]) =>
       own.length > 0 && own.every(({ product }) => product.hrac.every((mode) => mode === group));
@@ -93,17 +128,20 @@ export class Usage {
 
   /** Amount per acre of a product in the year of a day, or in the half years around it if that is more. */
   private usedOf(same: readonly Use[], date: LocalDate): number {
+    if (same.length === 0) return 0;
+    const day = toDayNumber(date);
+    const year = yearOf(date);
     const sum = (uses: readonly Use[]) => uses.reduce((total, use) => total + use.ratePerAcre, 0);
     return Math.max(
-      sum(same.filter((use) => yearOf(use.date) === yearOf(date))),
-      sum(same.filter((use) => Math.abs(daysBetween(use.date, date)) < countingRules.seasonDays)),
+      sum(same.filter((use) => use.year === year)),
+      sum(same.filter((use) => Math.abs(use.day - day) < countingRules.seasonDays)),
     );
   }
 
   /** What the year of a day still allows of a product: amount per acre and applications. */
   leftOf(product: ShelfHerbicide, date: LocalDate): { amount: number; count: number } {
     const same = this.uses.filter((use) => use.product.slug === product.slug);
-    const year = same.filter((use) => yearOf(use.date) === yearOf(date));
+    const year = same.filter((use) => use.year === yearOf(date));
     return {
       amount: product.maxPerYear - this.usedOf(same, date),
       count: product.maxApplications - year.length,
@@ -114,9 +152,8 @@ export class Usage {
   leftOfActive(active: string, date: LocalDate): { lb: number; count: number } | null {
     const cap = capOf.get(active);
     if (!cap) return null;
-    const holding = this.uses.filter(
-      (use) => yearOf(use.date) === yearOf(date) && lbOf(use, active) > 0,
-    );
+    const year = yearOf(date);
+    const holding = this.uses.filter((use) => use.year === year && lbOf(use, active) > 0);
     const days = new Set(holding.map((use) => use.date)).size;
     return {
       lb:
@@ -132,28 +169,30 @@ export class Usage {
    */
   refusals(product: ShelfHerbicide, ratePerAcre: number, date: LocalDate): Reason[] {
     const reasons: Reason[] = [];
-    const year = this.uses.filter((use) => yearOf(use.date) === yearOf(date));
-    const same = (use: Use) => use.product.slug === product.slug;
-    const used = this.usedOf(this.uses.filter(same), date);
+    const inYear = yearOf(date);
+    const day = toDayNumber(date);
+    const year = this.uses.filter((use) => use.year === inYear);
+    const same = this.uses.filter((use) => use.product.slug === product.slug);
+    const used = this.usedOf(same, date);
     if (used + ratePerAcre > product.maxPerYear + EPSILON) {
       reasons.push({
         rule: 'R14-year-amount',
         inputs: { used, wanted: ratePerAcre, max: product.maxPerYear, unit: product.unit },
       });
     }
-    const count = year.filter(same).length;
+    const count = same.filter((use) => use.year === inYear).length;
     if (count + 1 > product.maxApplications) {
       reasons.push({
         rule: 'R14-year-count',
         inputs: { used: count, max: product.maxApplications },
       });
     }
-    const gap = nearestDays(this.uses.filter(same), date);
+    const gap = nearestDays(same, day);
     if (gap !== null && gap < product.minIntervalDays) {
       reasons.push({ rule: 'R15-interval', inputs: { days: gap, min: product.minIntervalDays } });
     }
     for (const { active, lbPerAcre } of activesPerAcre(product, ratePerAcre)) {
-      reasons.push(...this.activeRefusals(active, lbPerAcre, date, year));
+      reasons.push(...this.activeRefusals(active, lbPerAcre, day, year));
     }
     return reasons;
   }
@@ -161,7 +200,7 @@ export class Usage {
   private activeRefusals(
     active: string,
     wanted: number,
-    date: LocalDate,
+    day: number,
     year: readonly Use[],
   ): Reason[] {
     const cap = capOf.get(active);
@@ -183,7 +222,7 @@ export class Usage {
     }
     const gap = nearestDays(
       this.uses.filter((use) => lbOf(use, active) > 0),
-      date,
+      day,
     );
     if (gap !== null && gap < cap.minIntervalDays) {
       refuse('R15-active-interval', { days: gap, min: cap.minIntervalDays });

@@ -16,7 +16,7 @@ import {
 import type { SeasonInput, WeedFinding } from '../needs/seasonInput';
 import { spanAround } from '../choice/window';
 import { expectedDay, type ExpectedDay } from '../choice/sprayDay';
-import { controlRows, question, sameMix, sprayGates } from './sprayQuestion';
+import { controlRows, question, sameMix, situationOf, sprayGates } from './sprayQuestion';
 import type { ControlStep, SeedStep, Unmet } from './step';
 import { hardFrost, type ZoneCase } from '../choice/zoneCase';
 import { stateOf } from './step';
@@ -85,6 +85,7 @@ interface Walk {
   date: LocalDate;
   best: MixChoice;
   answer: MixAnswer;
+  asked: MixQuestion;
   targets: Target[];
   /** Targets that a mix can reach; the product is chosen for these. */
   within: Target[];
@@ -98,22 +99,15 @@ const isFrozen = ({ soilF }: ExpectedDay): boolean => soilF !== null && soilF <=
 /** Looks for a walk day by day, asking each distinct situation only once. */
 class WalkSearch {
   private readonly answers = new Map<string, { answer: MixAnswer; within: Target[] }>();
-  /** Something in store feeds too: what it may bring moves with the day. */
-  private readonly feedsToo: boolean;
 
   constructor(
     private readonly zoneCase: ZoneCase,
     private readonly seed: SeedStep | null,
     private readonly tasks: readonly ControlTask[],
-  ) {
-    const { shelf } = zoneCase;
-    this.feedsToo = shelf.herbicides.some(
-      ({ slug, nutrients, postEmergent }) => nutrients && postEmergent && shelf.inStore.has(slug),
-    );
-  }
+  ) {}
 
   on(date: LocalDate): Walk | null {
-    const { input, season, areaFt2, usage } = this.zoneCase;
+    const { input, season, areaFt2 } = this.zoneCase;
     const day = expectedDay(season, date);
     if (isFrozen(day)) return null;
     const up = this.tasks
@@ -147,24 +141,15 @@ class WalkSearch {
       asked.conditions.has('fully-dormant') && standSeason(this.zoneCase.zone) === 'warm';
     const soilF = asleep ? GROWING_SOIL_F : (day.soilF ?? GROWING_SOIL_F);
     if (soilF < HARDY_SOIL_F) return null;
-    const key = [
-      targets.map(({ weed }) => weed).join(),
-      Math.round(asked.airHighF),
-      [...asked.conditions].join(),
-      asked.drought,
-      asked.weeksToSeeding === null ? '' : Math.floor(asked.weeksToSeeding),
-      asked.weeksSinceEmergence === null ? '' : Math.floor(asked.weeksSinceEmergence),
-      // Limits move with the day once something is on record or planned.
-      usage.isEmpty && !this.feedsToo ? '' : date,
-    ].join('|');
-    const { answer, within } = this.ask(key, asked);
+    const { answer, within } = this.ask(situationOf(asked), asked);
     if (!answer.best) return null;
     const hardy = answer.best.products.every(
       ({ herbicide: slug }) =>
         (this.zoneCase.shelf.herbicide(slug)?.airF[0] ?? Infinity) <= COLD_HARDY_AIR_F,
     );
     if (soilF < GROWING_SOIL_F && !hardy) return null;
-    return { date, best: answer.best, answer, targets, within, treatedFt2, method };
+    const { best } = answer;
+    return { date, best, answer, asked, targets, within, treatedFt2, method };
   }
 
   /**
@@ -175,7 +160,7 @@ class WalkSearch {
     const known = this.answers.get(key);
     if (known) return known;
     let within = [...asked.targets];
-    let answer = chooseMix(asked);
+    let answer = chooseMix(asked, { brief: true });
     if (answer.best && !answer.best.reaches) {
       const { control } = answer.best;
       const useful = within.filter(
@@ -183,7 +168,7 @@ class WalkSearch {
       );
       if (useful.length > 0 && useful.length < within.length) {
         within = useful;
-        answer = chooseMix({ ...asked, targets: within });
+        answer = chooseMix({ ...asked, targets: within }, { brief: true });
       }
     }
     const found = { answer, within };
@@ -195,6 +180,7 @@ class WalkSearch {
   closes(walk: Walk): LocalDate {
     const slugs = new Set(walk.best.products.map(({ herbicide: slug }) => slug));
     let closes = walk.date;
+    const passes = new Map<string, boolean>();
     while (daysBetween(walk.date, closes) < LONGEST_WINDOW) {
       const next = addDays(closes, 1);
       const day = expectedDay(this.zoneCase.season, next);
@@ -204,8 +190,15 @@ class WalkSearch {
         treatedFt2: walk.treatedFt2,
         airHighF: day.airHighF,
       });
-      const again = chooseMix({ ...asked, stock: slugs });
-      if (!sameMix(again.best?.products, walk.best.products)) break;
+      const situation = situationOf(asked);
+      const same =
+        passes.get(situation) ??
+        sameMix(
+          chooseMix({ ...asked, stock: slugs }, { brief: true }).best?.products,
+          walk.best.products,
+        );
+      passes.set(situation, same);
+      if (!same) break;
       closes = next;
     }
     return closes;
@@ -308,7 +301,8 @@ function stepOf(
       ...(best.reaches ? [] : [{ rule: 'control-suppression', inputs: {} }]),
       ...(best.testSpot ? [{ rule: 'control-test-spot', inputs: {} }] : []),
     ],
-    excluded: answer.excluded,
+    // All that was excluded, also what does nothing here.
+    excluded: chooseMix({ ...walk.asked, targets: within }).excluded,
   };
 }
 

@@ -17,7 +17,7 @@ import {
   type MixProduct,
 } from '../rates';
 import { addDays, daysBetween, localDate, yearOf, type LocalDate } from '../units';
-import { controlRows, question, sameMix, sprayGates } from './sprayQuestion';
+import { controlRows, question, sameMix, situationOf, sprayGates } from './sprayQuestion';
 import { stateOf, type PreventStep, type SeedStep, type Unmet } from './step';
 
 /** The year of one emergence group in a zone. */
@@ -118,11 +118,16 @@ function layOf(
   if (!alone.best) return null;
   const { products } = alone.best;
   const stock = new Set(products.map(({ herbicide }) => herbicide));
-  const passes = (date: LocalDate) =>
-    sameMix(
-      chooseMix({ ...askOn(date, beside.best ? seed : null), stock }).best?.products,
-      products,
-    );
+  const known = new Map<string, boolean>();
+  const passes = (date: LocalDate) => {
+    const asked = askOn(date, beside.best ? seed : null);
+    const situation = situationOf(asked);
+    const same =
+      known.get(situation) ??
+      sameMix(chooseMix({ ...asked, stock }, { brief: true }).best?.products, products);
+    known.set(situation, same);
+    return same;
+  };
   const id = workId(need, 'lay', round);
   const step: PreventStep = {
     id,

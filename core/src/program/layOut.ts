@@ -18,7 +18,7 @@ export interface Layout {
   /** Day of each piece of work; `null`: left undone. */
   days: (number | null)[];
   usd: number;
-  /** Nothing is cheaper. */
+  /** Nothing is cheaper by more than a hundredth; otherwise it is the best of what was looked at. */
   exact: boolean;
 }
 
@@ -28,8 +28,17 @@ interface Node {
   to: readonly number[];
 }
 
+/** A window-cut part of the search whose cheapest days break a rule. */
+interface Part extends Node {
+  usd: number;
+  broken: LayRule;
+  days: readonly (number | null)[];
+}
+
 /** Parts of the search that are looked at, at most. */
-const MOST_NODES = 3000;
+const MOST_NODES = 600;
+/** Share of its cost by which a layout may be dearer than the cheapest. */
+const NEAR_ENOUGH = 0.01;
 const EPSILON = 1e-9;
 
 const dayUsd = ({ best, earlyUsd, lateUsd }: LayJob, day: number): number =>
@@ -70,18 +79,24 @@ function withoutRules(jobs: readonly LayJob[], { from, to }: Node, visitUsd: num
   };
   // Trip -1 lies before everything, the last one after it; neither costs anything, nor can be used.
   const days = [-Infinity, ...trips, Infinity];
+  // Work whose nearest day is a trip's or later begins here in the list.
+  const begins = days.map((day) => {
+    const at = byNearest.findIndex(({ nearest }) => nearest >= day);
+    return at < 0 ? byNearest.length : at;
+  });
   const cheapest: number[] = [0];
   const before: number[] = [-1];
   for (let right = 1; right < days.length; right += 1) {
     let least = Infinity;
     before[right] = 0;
     for (let left = right - 1; left >= 0; left -= 1) {
-      let usd = cheapest[left]! + (right === days.length - 1 ? 0 : visitUsd);
-      for (const entry of byNearest) {
-        if (entry.nearest >= days[right]!) break;
-        if (entry.nearest >= days[left]!) usd += choose(entry, days[left]!, days[right]!).usd;
-        if (usd >= least) break;
+      let between = 0;
+      for (let at = begins[left]!; at < begins[right]!; at += 1) {
+        between += choose(byNearest[at]!, days[left]!, days[right]!).usd;
       }
+      // What finds no trip here finds none farther to the left either.
+      if (between === Infinity) break;
+      const usd = between + cheapest[left]! + (right === days.length - 1 ? 0 : visitUsd);
       if (usd < least - EPSILON) {
         least = usd;
         before[right] = left;
@@ -92,12 +107,42 @@ function withoutRules(jobs: readonly LayJob[], { from, to }: Node, visitUsd: num
   const laid: (number | null)[] = jobs.map(() => null);
   for (let right = days.length - 1; right > 0; right = before[right]!) {
     const left = before[right]!;
-    for (const entry of byNearest) {
-      if (entry.nearest < days[left]! || entry.nearest >= days[right]!) continue;
+    for (let at = begins[left]!; at < begins[right]!; at += 1) {
+      const entry = byNearest[at]!;
       laid[entry.index] = choose(entry, days[left]!, days[right]!).day;
     }
   }
   return { days: laid, usd: shut + cheapest[days.length - 1]!, exact: true };
+}
+
+/** Whether work has to be done whatever it costs. */
+const isBound = ({ unmetUsd }: LayJob): boolean => unmetUsd === Infinity;
+
+/** Windows as far as the rules between work that has to be done leave them; `null`: they leave nothing. */
+function narrowed(jobs: readonly LayJob[], rules: readonly LayRule[], node: Node): Node | null {
+  const from = [...node.from];
+  const to = [...node.to];
+  for (let again = true; again;) {
+    again = false;
+    for (const rule of rules) {
+      if (rule.kind !== 'after') continue;
+      const { first, then, leastDays, mostDays = Infinity } = rule;
+      if (!isBound(jobs[first]!) || !isBound(jobs[then]!)) continue;
+      const limits: [number[], number, number, 1 | -1][] = [
+        [from, then, from[first]! + leastDays, 1],
+        [to, first, to[then]! - leastDays, -1],
+        [to, then, to[first]! + mostDays, -1],
+        [from, first, from[then]! - mostDays, 1],
+      ];
+      for (const [ends, index, day, way] of limits) {
+        if ((day - ends[index]!) * way <= 0) continue;
+        ends[index] = day;
+        again = true;
+      }
+      if (from[first]! > to[first]! || from[then]! > to[then]!) return null;
+    }
+  }
+  return { from, to };
 }
 
 const holds = (rule: LayRule, days: readonly (number | null)[]): boolean => {
@@ -138,11 +183,13 @@ function parts(rule: LayRule, days: readonly (number | null)[], node: Node): Nod
     ];
   }
   if (then - first < rule.leastDays) {
+    // Half of what is missing on either side.
+    const day = Math.ceil((then + 1 + first + rule.leastDays) / 2);
     return [
-      cut([['from', rule.then, then + 1]]),
+      cut([['from', rule.then, day]]),
       cut([
-        ['to', rule.then, then],
-        ['to', rule.first, then - rule.leastDays],
+        ['to', rule.then, day - 1],
+        ['to', rule.first, day - 1 - rule.leastDays],
       ]),
     ];
   }
@@ -234,6 +281,10 @@ export function layOut(
   return { days, usd, exact };
 }
 
+/** Whether one is cheaper than the other by more than is worth looking for. */
+const isBetter = (a: { usd: number }, b: { usd: number }): boolean =>
+  b.usd === Infinity || a.usd < b.usd - Math.max(EPSILON, b.usd * NEAR_ENOUGH);
+
 /** The same for work that hangs together. */
 function layOutTogether(
   jobs: readonly LayJob[],
@@ -248,18 +299,37 @@ function layOutTogether(
         usd: jobs.reduce((sum, { unmetUsd }) => sum + unmetUsd, 0),
         exact: true,
       };
-  const stack: Node[] = [
-    { from: jobs.map(({ opens }) => opens), to: jobs.map(({ closes }) => closes) },
-  ];
+  const open: Part[] = [];
   let looked = 0;
-  while (stack.length > 0 && looked < MOST_NODES) {
+  const consider = (node: Node): Part | null => {
+    const left = narrowed(jobs, rules, node);
+    if (!left) return null;
     looked += 1;
-    const node = stack.pop()!;
-    const found = withoutRules(jobs, node, visitUsd);
-    if (found.usd >= best.usd - EPSILON) continue;
+    const found = withoutRules(jobs, left, visitUsd);
+    if (found.usd === Infinity || !isBetter(found, best)) return null;
     const broken = rules.find((rule) => !holds(rule, found.days));
-    if (!broken) best = found;
-    else stack.push(...parts(broken, found.days, node));
+    if (broken) return { ...left, usd: found.usd, broken, days: found.days };
+    best = found;
+    return null;
+  };
+  const cheapest = (list: readonly Part[]): number =>
+    list.reduce((least, part, index) => (part.usd < list[least]!.usd ? index : least), 0);
+  const root = consider({
+    from: jobs.map(({ opens }) => opens),
+    to: jobs.map(({ closes }) => closes),
+  });
+  if (root) open.push(root);
+  while (open.length > 0 && looked < MOST_NODES) {
+    // From the most promising part down to a layout that stands; what is passed by waits.
+    let [part] = open.splice(cheapest(open), 1);
+    if (!isBetter(part!, best)) break;
+    while (part) {
+      const next: Part[] = parts(part.broken, part.days, part).flatMap(
+        (node) => consider(node) ?? [],
+      );
+      [part] = next.splice(cheapest(next), 1);
+      open.push(...next);
+    }
   }
-  return { ...best, exact: stack.length === 0 };
+  return { ...best, exact: looked < MOST_NODES };
 }

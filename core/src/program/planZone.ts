@@ -168,9 +168,13 @@ class ZonePlanner {
         clash && steps[0] && choiceOf(clashId(group, steps[0])) === 'prevent',
     );
     let held = false;
-    for (const { group } of groups) {
-      // Each is asked again, since the ones before it have used up part of the limits.
-      const found = preventStep(zoneCase, group, seed) as Prevention;
+    const before = zoneCase.planned.length;
+    for (const { group, found: alone } of groups) {
+      // Each is asked again once the ones before it have used up part of the limits.
+      const found =
+        zoneCase.planned.length === before
+          ? alone
+          : (preventStep(zoneCase, group, seed) as Prevention);
       const { steps, clash, unmet } = found;
       const [step] = steps;
       plan.unmet.push(...unmet);
