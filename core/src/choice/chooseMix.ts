@@ -307,8 +307,9 @@ const waysOf = ({ product }: Candidate): string => [...new Set(product.hrac)].so
 
 /** The mode of action of a tank that has but one; `null` where there are more. */
 export function onlyGroup(set: readonly Candidate[]): string | null {
-  const groups = new Set(set.flatMap(({ product }) => product.hrac));
-  return groups.size === 1 ? [...groups][0]! : null;
+  const [first] = set[0]?.product.hrac ?? [];
+  const alone = set.every(({ product }) => product.hrac.every((group) => group === first));
+  return alone ? (first ?? null) : null;
 }
 
 /** How often a tank of one mode of action may still go out against the weeds; `Infinity` for more modes. */
@@ -322,9 +323,26 @@ function turnsOf(set: readonly Candidate[], { usage, targets }: MixQuestion): nu
   );
 }
 
-function evaluate(set: readonly Candidate[], question: MixQuestion): MixChoice | null {
+/** Turns of each mode of action, asked once for all the tanks of a question. */
+function turnsIn(question: MixQuestion): (set: readonly Candidate[]) => number {
+  const known = new Map<string | null, number>();
+  return (set) => {
+    const group = onlyGroup(set);
+    const before = known.get(group);
+    if (before !== undefined) return before;
+    const turns = turnsOf(set, question);
+    known.set(group, turns);
+    return turns;
+  };
+}
+
+function evaluate(
+  set: readonly Candidate[],
+  question: MixQuestion,
+  turns: (set: readonly Candidate[]) => number,
+): MixChoice | null {
   const { walks, treatedFt2 } = question;
-  if (turnsOf(set, question) < walks) return null;
+  if (turns(set) < walks) return null;
   // One feeding is all that the room of the day was asked for.
   if (set.filter(({ product }) => product.nutrients).length * walks > 1) return null;
   for (const { product, ratePerAcre } of set) {
@@ -425,11 +443,12 @@ export function screenAll(
  */
 export function chooseMix(question: MixQuestion, { brief = false } = {}): MixAnswer {
   const { feasible, excluded: screened } = screenAll(question, { brief });
+  const turns = turnsIn(question);
   // Alone they have had their turn; beside another mode of action they may still go.
   const excluded = [
     ...screened,
     ...feasible
-      .filter((own) => turnsOf([own], question) < question.walks)
+      .filter((own) => turns([own]) < question.walks)
       .map(({ product }) => ({
         herbicide: product.slug,
         reasons: [{ rule: 'R16-rotation', inputs: { mode: product.hrac[0] ?? '' } }],
@@ -437,7 +456,7 @@ export function chooseMix(question: MixQuestion, { brief = false } = {}): MixAns
   ];
   const choices: MixChoice[] = [];
   const consider = (set: readonly Candidate[]) => {
-    const choice = evaluate(set, question);
+    const choice = evaluate(set, question, turns);
     if (choice) choices.push(choice);
   };
   feasible.forEach((a, index) => {

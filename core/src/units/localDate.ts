@@ -26,18 +26,38 @@ function toDayNumberUnchecked(match: RegExpExecArray): number {
   return Date.UTC(Number(match[1]), Number(match[2]) - 1, Number(match[3])) / MILLISECONDS_PER_DAY;
 }
 
-/** Days since 1970-01-01 on the calendar; the integer all date arithmetic runs on. */
-export function toDayNumber(date: LocalDate): number {
-  return (
-    Date.UTC(Number(date.slice(0, 4)), Number(date.slice(5, 7)) - 1, Number(date.slice(8, 10))) /
-    MILLISECONDS_PER_DAY
-  );
+/** A season asks for the same few hundred days hundreds of thousands of times; so many days are kept. */
+const MOST_KEPT = 20_000;
+const numbers = new Map<LocalDate, number>();
+const days = new Map<number, LocalDate>();
+
+/** What was worked out before, or else is now. */
+function kept<Key, Value>(known: Map<Key, Value>, key: Key, workOut: () => Value): Value {
+  const before = known.get(key);
+  if (before !== undefined) return before;
+  const value = workOut();
+  if (known.size >= MOST_KEPT) known.clear();
+  known.set(key, value);
+  return value;
 }
 
+/** Days since 1970-01-01 on the calendar; the integer all date arithmetic runs on. */
+export const toDayNumber = (date: LocalDate): number =>
+  kept(
+    numbers,
+    date,
+    () =>
+      Date.UTC(Number(date.slice(0, 4)), Number(date.slice(5, 7)) - 1, Number(date.slice(8, 10))) /
+      MILLISECONDS_PER_DAY,
+  );
+
 /** Inverse of {@link toDayNumber}. */
-export function fromDayNumber(dayNumber: number): LocalDate {
-  return new Date(dayNumber * MILLISECONDS_PER_DAY).toISOString().slice(0, 10) as LocalDate;
-}
+export const fromDayNumber = (dayNumber: number): LocalDate =>
+  kept(
+    days,
+    dayNumber,
+    () => new Date(dayNumber * MILLISECONDS_PER_DAY).toISOString().slice(0, 10) as LocalDate,
+  );
 
 /** The day `days` later (earlier when negative). */
 export const addDays = (date: LocalDate, days: number): LocalDate =>
