@@ -8,11 +8,17 @@ import { checkApplication, type CheckContext } from './checker';
 import { judgeContext } from './judging';
 import { lawnSeason } from './planning';
 import { anyLawn, dayOf, inputOf, lawnOf, type AnyLawn } from './testdata/anyLawn';
+import type { Near } from './needs';
 import { cases } from './units/testdata/cases';
 import type { SoilSeason } from './weather';
 
+/** Wells and open water a foot inside what they ask for, for every other lawn. */
+const nearOf = ({ seed }: AnyLawn) =>
+  [{}, { wellFt: 49 }, {}, { wellFt: 10, waterFt: 24 }][seed % 4] as Near;
+
 function planOf(sample: AnyLawn) {
-  const { zone, records, request, weather, history } = inputOf(sample);
+  const { zone, records, weather, history, ...rest } = inputOf(sample);
+  const request = { ...rest.request, property: [{ zoneId: zone.id, ...nearOf(sample) }] };
   const first = lawnSeason(request, weather, [], records, history);
   const { choose } = sample;
   const choices = choose
@@ -36,6 +42,7 @@ it('never plans what the checker would call an exceedance', () => {
               samples: [],
             })!,
             ...dayOf(soil, localDate(application.date)),
+            ...nearOf(sample),
             kill: step.kind === 'control' && step.kill === true,
           };
           const over = checkApplication(application, context).filter(

@@ -8,6 +8,7 @@ import {
   siteOffset,
   stripThresholds,
   zoneBias,
+  nearZones,
   zonesAsKnown,
   type Application,
   type Company,
@@ -84,6 +85,7 @@ const requestOf = ({
     findings: findingsOf(visits, lawn),
     policy: company.policy,
     choices: lawn.choices,
+    property: nearZones(lawn),
   });
 
 const historyOf = ({ lawn, visits, records, company }: SeasonQuestion) =>

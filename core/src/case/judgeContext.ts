@@ -1,5 +1,5 @@
 import type { CheckContext, Judged } from '../checker';
-import { drawnWater } from './siteFacts';
+import { nearZone } from './siteFacts';
 import type { Company } from '../contract/company';
 import type { Lawn } from '../contract/lawn';
 import type { SoilSampleBody } from '../contract/soilSample';
@@ -62,7 +62,6 @@ export function judgeContext(
   if (!zone) return null;
   const { site } = zone;
   const { property } = lawn;
-  const drawn = drawnWater(lawn, zone);
   const low = lowPhosphorus(samples, zoneId, date);
   const watered = site.irrigated ?? property.waters === 'system';
   const { dry, ...day } = moment ?? {};
@@ -77,16 +76,7 @@ export function judgeContext(
     treeRoots: site.treeRoots,
     tenderPlants: site.sensitivePlants,
     ...(site.newTurf === null ? {} : { youngTurf: site.newTurf }),
-    ...(drawn.well !== null
-      ? { wellFt: drawn.well }
-      : property.waterNear === 'well'
-        ? { wellFt: null }
-        : {}),
-    ...(drawn.water !== null
-      ? { waterFt: drawn.water }
-      : property.waterNear === 'pond-or-stream'
-        ? { waterFt: null }
-        : {}),
+    ...nearZone(lawn, zone),
     children: property.children === true,
     pets: property.pets === true || site.dog === true,
     firstFrost: frostDates[lawn.region].first,

@@ -1,5 +1,6 @@
 import type { Point, Zone } from '../lawn';
 import { gapTo } from '../lawn/gap';
+import type { Near } from '../needs/seasonInput';
 import type { Lawn, Weekday } from '../contract/lawn';
 
 /** A caution of the place, for every card of work that is done there; the label and local rules outrank it. */
@@ -37,6 +38,29 @@ export function drawnWater(
     well: nearest(pins.flatMap(({ kind, at }) => (kind === 'well' ? [[at]] : []))),
   };
 }
+
+/** Wells and open water by a zone: what is drawn says how far, what was only ticked does not. */
+export function nearZone(lawn: Pick<Lawn, 'features' | 'pins' | 'property'>, zone: Zone): Near {
+  const { well, water } = drawnWater(lawn, zone);
+  const { waterNear } = lawn.property;
+  return {
+    ...(well !== null ? { wellFt: well } : waterNear === 'well' ? { wellFt: null } : {}),
+    ...(water !== null
+      ? { waterFt: water }
+      : waterNear === 'pond-or-stream'
+        ? { waterFt: null }
+        : {}),
+  };
+}
+
+/** The same for every zone of a lawn that is near any. */
+export const nearZones = (
+  lawn: Pick<Lawn, 'zones' | 'features' | 'pins' | 'property'>,
+): (Near & { zoneId: string })[] =>
+  lawn.zones.flatMap((zone) => {
+    const near = nearZone(lawn, zone);
+    return Object.keys(near).length > 0 ? [{ zoneId: zone.id, ...near }] : [];
+  });
 
 /**
  * What the property and the zone ask to be careful of, the water first. What is drawn on the plan says how far

@@ -12,6 +12,8 @@ import type { Shelf, ShelfHerbicide } from '../products';
 import { activesOf, meanResidual } from '../rates';
 import { SQUARE_FEET_PER_ACRE, type LocalDate } from '../units';
 import { feedRefusal, type NitrogenRoom } from './fed';
+import type { Near } from '../needs/seasonInput';
+import { setbackRefusals } from './setback';
 import type { Exclusion, Reason } from '../needs/reason';
 import { hasLadder, rateCap, recipeOverCap, standTolerance } from './tolerance';
 import type { Usage } from './usage';
@@ -36,6 +38,8 @@ export interface MixQuestion {
   drought: boolean;
   treeRoots: boolean;
   sensitivePlants: boolean;
+  /** Wells and open water by the zone. */
+  near?: Near;
   /** Weeks until the zone is seeded; `null` when it is not. */
   weeksToSeeding: number | null;
   /** Weeks since seedlings came up; `null` when there are none. */
@@ -205,6 +209,13 @@ export function screenLabel(product: ShelfHerbicide, question: MixQuestion): Lab
     refuse('R08-seedlings', { weeks: age, minWeeks: product.seedlingAgeWeeks });
   }
   if (question.treeRoots && product.rootZone === 'high') refuse('R09-root-zone');
+  // What a tank holds of another counts as well.
+  for (const part of [
+    product,
+    ...(product.tankMix ?? []).map(({ herbicide }) => ({ slug: herbicide })),
+  ]) {
+    reasons.push(...setbackRefusals(question.near ?? {}, { slug: part.slug }));
+  }
   if (
     question.residential &&
     product.residential === 'check-label' &&

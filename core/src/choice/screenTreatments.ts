@@ -4,6 +4,7 @@ import { materialRatePerAcre } from '../rates';
 import { daysBetween, localDate, yearOf, type LocalDate } from '../units';
 import { feedRefusal } from './fed';
 import { nitrogenRoom } from './nitrogen';
+import { setbackRefusals } from './setback';
 import { unnamedGrass } from './tolerance';
 import type { Reason, TreatmentExclusion } from '../needs/reason';
 import type { ZoneCase } from './zoneCase';
@@ -149,6 +150,7 @@ function labelRefusals(
     refuse('R15-interval', { days, min: product.minIntervalDays });
   }
   reasons.push(...groupRefusals(product, date, uses));
+  reasons.push(...setbackRefusals(zoneCase.near, product));
   const off = unnamedGrass(product, zoneCase.grasses);
   if (off) refuse('R01-off-label', { species: off });
   const feeds = feedRefusal(product, rate, () => nitrogenRoom(zoneCase, date, airHighF));

@@ -6,7 +6,7 @@ import type { Application } from '../rates';
 import { localDate, yearOf, type LocalDate } from '../units';
 import type { SoilSeason } from '../weather';
 import { fedBy, type Fed } from './fed';
-import type { SeasonInput, WeedFinding } from '../needs/seasonInput';
+import type { Near, SeasonInput, WeedFinding } from '../needs/seasonInput';
 import { Usage } from './usage';
 import { earlier, later, soilWindow, type SoilWindowRule, type StepWindow } from './window';
 
@@ -23,6 +23,8 @@ export interface ZoneCase {
   weeds: WeedFinding[];
   records: readonly Application[];
   usage: Usage;
+  /** Wells and open water. */
+  near: Near;
   /** Work that is planned already: what follows keeps clear of its limits. */
   planned: Application[];
   /** Days over which the ground is given up: killed, sown and left to come up. */
@@ -89,6 +91,7 @@ export function zoneCaseOf(input: SeasonInput, zone: Zone): ZoneCase {
     weeds: zoneWeeds(input, zone),
     records,
     usage: Usage.of(records, shelf),
+    near: input.property.find(({ zoneId }) => zoneId === zone.id) ?? {},
     planned: [],
     givenUp: null,
     fed: records.map((record) => fedBy(record, shelf)),

@@ -55,7 +55,7 @@ export function question(
     coverWeeks?: number;
   },
 ): MixQuestion {
-  const { input, shelf, zone, season, grasses, areaFt2, usage } = zoneCase;
+  const { input, shelf, zone, season, grasses, areaFt2, usage, near } = zoneCase;
   const { treatedFt2, airHighF, coverWeeks } = walk;
   const day = { ...expectedDay(season, date), airHighF };
   const soon = daysBetween(input.today, date) <= DROUGHT_HOLDS_DAYS;
@@ -75,6 +75,7 @@ export function question(
     drought,
     treeRoots: zone.site.treeRoots,
     sensitivePlants: zone.site.sensitivePlants,
+    near,
     ...timing,
     ...(timing.weeksSinceEmergence === null ? (sownAlready(zoneCase, date) ?? {}) : {}),
     residential: true,

@@ -113,6 +113,12 @@ export const lookAnswerSchema = z.object({
 });
 export type LookAnswer = z.infer<typeof lookAnswerSchema>;
 
+const feet = z.number().min(0, 'a distance is 0 or more').max(100_000).nullable().optional();
+
+/** Water near a zone, ft; left out: there is none; `null`: there is, nobody knows how far. */
+export const nearSchema = z.object({ wellFt: feet, waterFt: feet });
+export type Near = z.infer<typeof nearSchema>;
+
 /** The part of the input that is data; soil seasons and records are computed or stored elsewhere. */
 export const seasonRequestSchema = z.object({
   today: localDateSchema,
@@ -123,6 +129,8 @@ export const seasonRequestSchema = z.object({
   policy: policySchema.prefault({}),
   choices: clashChoicesSchema.default({}),
   looks: z.array(lookAnswerSchema).max(2000).default([]),
+  /** Wells and open water by zone. */
+  property: z.array(nearSchema.extend({ zoneId: z.uuid() })).max(1000).default([]),
 });
 export type SeasonRequest = z.infer<typeof seasonRequestSchema>;
 

@@ -7,6 +7,7 @@ import {
   regionSchema,
   seasonRequestSchema,
   zoneArea,
+  nearZones,
   zonesAsKnown,
   type ApplicationRecordBody,
   type Company,
@@ -141,6 +142,7 @@ export function workOut(
     ),
     policy: company.policy,
     choices: body.choices,
+    property: nearZones(body),
   });
   const records = file.records.map((record) => ({ ...record.body, id: record.id }));
   const { season, soil } = lawnSeason(
