@@ -54,7 +54,10 @@ describe('every thing that can be shown has words', () => {
     ['amendment', amendmentProducts.map(({ slug }) => slug)],
     ['grass', grasses.map(({ slug }) => slug)],
     ['group', [...emergenceWindows.map(({ slug }) => slug), 'post-emergent']],
-    ['slot', [...feedingCalendars.flatMap(({ slots }) => slots.map(({ slug }) => slug)), 'starter']],
+    [
+      'slot',
+      [...feedingCalendars.flatMap(({ slots }) => slots.map(({ slug }) => slug)), 'starter'],
+    ],
     ['action', causes.map(({ action }) => action)],
     ['guide.group', causes.map(({ group }) => group)],
   ])('%s', (catalog, slugs) => {

@@ -2,7 +2,7 @@ import { applicationRules, dayRules, weed as weedOf, type Region } from '../know
 import { perennialSummer, walkRules } from '../knowledge/programmes';
 import { workId } from '../needs/need';
 import { standSeason } from '../lawn';
-import { carrierVolume, type MixProduct } from '../rates';
+import { carrierVolume } from '../rates';
 import { addDays, daysBetween, monthInWindow, monthOf, yearOf, type LocalDate } from '../units';
 import type { ControlTask } from './controlProgress';
 import {

@@ -130,7 +130,10 @@ export const seasonRequestSchema = z.object({
   choices: clashChoicesSchema.default({}),
   looks: z.array(lookAnswerSchema).max(2000).default([]),
   /** Wells and open water by zone. */
-  property: z.array(nearSchema.extend({ zoneId: z.uuid() })).max(1000).default([]),
+  property: z
+    .array(nearSchema.extend({ zoneId: z.uuid() }))
+    .max(1000)
+    .default([]),
 });
 export type SeasonRequest = z.infer<typeof seasonRequestSchema>;
 

@@ -2,11 +2,14 @@
  * A stand that is started over: killed, looked at, killed again, sown with a starter, and left alone in between.
  * Days before the seed and amounts: the worked renovation of 10,000 ft² at 40 % cover (W23), common practice.
  */
-import { planSeason, lawnSeasonInput } from '../planning';
-import { addDays, applicationsOf, daysBetween, seasonRequestSchema } from '../index';
+import { applicationsOf } from '../courses/applicationsOf';
+import type { ControlStep, FeedStep, Season, SeedStep } from '../courses/step';
 import { needOfWork } from '../needs/need';
-import type { ControlStep, FeedStep, Season, SeasonInput, SeedStep } from '../index';
+import { seasonRequestSchema, type SeasonInput } from '../needs/seasonInput';
+import { addDays, daysBetween } from '../units';
 import { testWeather } from '../weather/testdata/testWeather';
+import { lawnSeasonInput } from './lawnSeason';
+import { planSeason } from './planSeason';
 import { testZone } from './testdata/testLawn';
 
 const WEEDS = ['dandelion', 'dallisgrass', 'spotted-spurge'];

@@ -2,21 +2,18 @@
  * What every lawn that is kept gets whether or not a weed was logged (common practice: spring pre-emergent, in the
  * south a fall one too, sedges where it is wet, a fall round against perennial broadleaves).
  */
-import {
-  applicationsOf,
-  seasonRequestSchema,
-  type Application,
-  type Region,
-  type Season,
-} from '../index';
+import { applicationsOf } from '../courses/applicationsOf';
+import type { Season } from '../courses/step';
+import type { Region, SiteFactor } from '../knowledge';
 import {
   fallRound,
   grubSchool,
   standingPreventions,
   standsFor,
 } from '../knowledge/standingProgram';
-import type { SiteFactor } from '../knowledge';
 import type { Zone } from '../lawn';
+import { seasonRequestSchema } from '../needs/seasonInput';
+import type { Application } from '../rates';
 import { localDate } from '../units';
 import { testWeather } from '../weather/testdata/testWeather';
 import { lawnSeason } from './lawnSeason';
