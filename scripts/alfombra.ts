@@ -110,9 +110,11 @@ const run: Record<CommandName, (input: unknown) => unknown> = {
     };
   },
   season: (raw) => {
-    const { rateCard: withCard, previous, ...question } = parse('season', raw);
+    const { rateCard: withCard, previous, until, ...question } = parse('season', raw);
     const input = inputOf(question);
-    const planned = planFor(question);
+    const whole = planFor(question);
+    const told = ({ date }: { date: string }) => until === undefined || date <= until;
+    const planned = { ...whole, jobs: whole.jobs.filter(told), looks: whole.looks.filter(told) };
     const season = previous
       ? { ...planned, moves: movesBetween(previous, question, planFor) }
       : planned;

@@ -4,7 +4,13 @@ import { LIBRARY, shelfLabelSchema } from '../products';
 import { diagnosisInputSchema } from '../diagnosis';
 import { standSchema } from '../lawn';
 import type { CheckContext } from '../checker';
-import { ordinanceSchema, seasonRequestSchema } from '../needs';
+import {
+  agreementSchema,
+  nearSchema,
+  notHereSchema,
+  ordinanceSchema,
+  seasonRequestSchema,
+} from '../needs';
 import { materialSchema, type Application } from '../rates';
 import { localDateSchema, probeReadingSchema, weatherBundleSchema } from '../weather';
 
@@ -81,6 +87,12 @@ export const applicationsOfRecord = ({
 /** A lawn's question: what it is, what was found, its weather and its records. */
 const lawnQuestionSchema = z.strictObject({
   ...seasonRequestSchema.shape,
+  agreement: agreementSchema.strict().nullable().default(null),
+  decisions: z.array(notHereSchema.strict()).max(2000).default([]),
+  property: z
+    .array(nearSchema.extend({ zoneId: z.uuid() }).strict())
+    .max(1000)
+    .default([]),
   weather: weatherBundleSchema,
   readings: z.array(probeReadingSchema).default([]),
   records: z.array(workRecordSchema).default([]),
@@ -95,6 +107,8 @@ export type LawnQuestion = z.output<typeof lawnQuestionSchema>;
 export const seasonCommandSchema = lawnQuestionSchema.extend({
   /** With the rate card of every zone. */
   rateCard: z.boolean().default(false),
+  /** Last day of the jobs and looks that are told. */
+  until: localDateSchema.optional(),
   previous: lawnQuestionSchema.optional(),
 });
 

@@ -6,6 +6,7 @@ import { walkRules } from '../knowledge/programmes';
 import { fallRound as rule, standsFor } from '../knowledge/standingProgram';
 import { siteFactors } from '../lawn';
 import { needId, workId, type Need } from '../needs/need';
+import { notHere } from '../needs/notHere';
 import type { Reason } from '../needs/reason';
 import { addDays, localDate, yearOf, type LocalDate } from '../units';
 import type { ControlTask } from './controlProgress';
@@ -80,6 +81,8 @@ export function fallRound(
     ways: ['fall-broadleaf-round'],
     ...(reason ? { reason } : {}),
   });
+  const said = notHere(input, needId(identity));
+  if (said) return need('givenUp', said);
   const early = addDays(from, -rule.reachDays);
   const made = madeOn(zoneCase, early, addDays(to, rule.reachDays));
   if (made) return need('met', { rule: 'round-made', inputs: { on: made } });

@@ -7,6 +7,7 @@ import { firstFrost, type ZoneCase } from '../choice/zoneCase';
 import { feedingRate, WORTH_FEEDING, type Feeding } from '../fertility';
 import { dayRules, feedingCalendars, feedingRules, grass, type FeedingSlot } from '../knowledge';
 import { needId, workId, type Need } from '../needs/need';
+import { notHere } from '../needs/notHere';
 import type { Reason } from '../needs/reason';
 import {
   addDays,
@@ -250,6 +251,12 @@ export function feedSteps(zoneCase: ZoneCase, seed: SeedStep | null): Feedings {
           ways: [`feed-${slot.slug}`],
           ...(reason ? { reason } : {}),
         });
+      const said = notHere(input, id);
+      if (said) {
+        add('givenUp', said);
+        short ??= said;
+        continue;
+      }
       const share = yearly * slot.share;
       const own = fed.filter((entry) => !counted.has(entry) && fills(entry, id, window));
       const coming = brought.filter(

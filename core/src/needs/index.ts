@@ -1,3 +1,4 @@
 export * from './need';
+export * from './notHere';
 export * from './reason';
 export * from './seasonInput';

@@ -113,6 +113,37 @@ export const lookAnswerSchema = z.object({
 });
 export type LookAnswer = z.infer<typeof lookAnswerSchema>;
 
+/** What is sold. */
+export const SERVICES = [
+  'pre-emergent',
+  'weed-control',
+  'feeding',
+  'insects',
+  'diseases',
+  'seeding',
+  'renovation',
+] as const;
+export type Service = (typeof SERVICES)[number];
+
+/** What was agreed with the customer: work outside it is an offer. */
+export const agreementSchema = z.object({
+  services: z.array(z.enum(SERVICES)).max(SERVICES.length),
+  /** First and last day of it; open where left out. */
+  from: localDateSchema.optional(),
+  to: localDateSchema.optional(),
+  /** Services that are done by somebody else: the customer, or another trade. */
+  doneBy: z.partialRecord(z.enum(SERVICES), z.enum(['customer', 'other'])).default({}),
+});
+export type Agreement = z.infer<typeof agreementSchema>;
+
+/** Something that is not done here: for a place, until a day or for good. */
+export const notHereSchema = z.object({
+  kind: z.literal('not-here'),
+  needId: z.string().max(200),
+  until: localDateSchema.optional(),
+});
+export type NotHere = z.infer<typeof notHereSchema>;
+
 const feet = z.number().min(0, 'a distance is 0 or more').max(100_000).nullable().optional();
 
 /** Water near a zone, ft; left out: there is none; `null`: there is, nobody knows how far. */
@@ -129,6 +160,10 @@ export const seasonRequestSchema = z.object({
   policy: policySchema.prefault({}),
   choices: clashChoicesSchema.default({}),
   looks: z.array(lookAnswerSchema).max(2000).default([]),
+  /** What is sold; with none given everything is. */
+  agreement: agreementSchema.nullable().default(null),
+  /** What people decided about needs. */
+  decisions: z.array(notHereSchema).max(2000).default([]),
   /** Wells and open water by zone. */
   property: z
     .array(nearSchema.extend({ zoneId: z.uuid() }))

@@ -1,7 +1,8 @@
 import { applicationsOf } from '../courses/applicationsOf';
 import type { Clash, NitrogenYear, Season, Step } from '../courses/step';
-import { needOfWork, type Need } from '../needs/need';
-import type { LookAnswer, SeasonInput } from '../needs/seasonInput';
+import { cause } from '../knowledge';
+import { needOfWork, type Need, type NeedKind } from '../needs/need';
+import type { Agreement, LookAnswer, SeasonInput, Service } from '../needs/seasonInput';
 import type { ReasonInput } from '../needs/reason';
 import type { Shelf } from '../products';
 import { residualShare, type Application, type Material } from '../rates';
@@ -28,6 +29,8 @@ export interface Job {
   serves: string[];
   kind: JobKind;
   by: 'us' | 'customer' | 'other';
+  /** Outside what was agreed: offered, and never due. */
+  offer?: true;
   zones: { zoneId: string; areaFt2: number }[];
   materials: JobMaterial[];
   date: LocalDate;
@@ -191,6 +194,42 @@ const DONE_KINDS: Readonly<Record<string, JobKind>> = {
   renovate: 'seed',
 };
 
+/** What a need is sold as; `null`: finding out what is there belongs to every agreement. */
+function serviceOf(needId: string): Service | null {
+  const [kind = '', subject = ''] = needId.split(':');
+  switch (kind as NeedKind) {
+    case 'control':
+      return 'weed-control';
+    case 'prevent':
+      return 'pre-emergent';
+    case 'cure':
+    case 'protect':
+      return cause(subject)?.group === 'insect' ? 'insects' : 'diseases';
+    case 'feed':
+      return 'feeding';
+    case 'fill':
+    case 'repair':
+      return 'seeding';
+    case 'renovate':
+      return 'renovation';
+    default:
+      return null;
+  }
+}
+
+/** Who does a job, and whether it was agreed: it is where one of its needs is. */
+function agreed(job: Job, agreement: Agreement | null): Job {
+  if (!agreement || job.state === 'done') return job;
+  const { services, from, to, doneBy } = agreement;
+  const own = job.needIds.flatMap((id) => serviceOf(id) ?? []);
+  const by = own.flatMap((service) => doneBy[service] ?? [])[0] ?? job.by;
+  const within = (from === undefined || job.date >= from) && (to === undefined || job.date <= to);
+  const sold = own.length === 0 || own.some((service) => services.includes(service));
+  return sold && within
+    ? { ...job, by }
+    : { ...job, by, offer: true, state: job.state === 'closed' ? 'closed' : 'waiting' };
+}
+
 /** Each job after the earlier rounds of the needs that it serves. */
 function chained(jobs: readonly Job[]): Job[] {
   return jobs.map((job) => {
@@ -227,7 +266,7 @@ export function planOf(season: Season, input: SeasonInput, shelf: Shelf): Plan {
   ].sort((a, b) => (a.date < b.date ? -1 : 1));
   return {
     needs: season.needs,
-    jobs: chained(jobs),
+    jobs: chained(jobs.map((job) => agreed(job, input.agreement))),
     looks: [
       ...season.steps.flatMap((step) =>
         step.kind === 'look-again'

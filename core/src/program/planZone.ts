@@ -27,6 +27,7 @@ import { killRules } from '../knowledge/programmes';
 import { preventionWindows } from '../knowledge/preventionWindows';
 import { mainGrass, type Zone } from '../lawn';
 import { needId, needOfWork, workId, type Need } from '../needs/need';
+import { notHere } from '../needs/notHere';
 import type { Reason } from '../needs/reason';
 import type { DamageFinding, SeasonInput, WeedFinding } from '../needs/seasonInput';
 import { addDays, daysBetween, yearOf, type LocalDate } from '../units';
@@ -125,6 +126,14 @@ class ZonePlanner {
     }
   }
 
+  /** Whether somebody has said that a need is not met here; it stands in the plan with that. */
+  private dropped(need: Need): boolean {
+    const reason = notHere(this.input, need.id);
+    if (!reason) return false;
+    this.plan.needs.push({ ...need, state: 'givenUp', course: null, reason });
+    return true;
+  }
+
   private treatments(): ProtectStep[] {
     return this.plan.steps.filter((step): step is ProtectStep => step.kind === 'protect');
   }
@@ -133,6 +142,7 @@ class ZonePlanner {
     { need, steps, unmet, lookOn }: ReturnType<typeof cureCourse>,
     subject: string,
   ): void {
+    if (this.dropped(need)) return;
     this.plan.needs.push(need);
     this.plan.unmet.push(...unmet);
     steps.forEach((step) => this.lay(step));
@@ -164,8 +174,11 @@ class ZonePlanner {
       input.choices[id] ?? (zone.project === 'build' ? 'seed' : null);
     // A choice for prevention settles the seeding before anything is laid out around it.
     const chosenPrevent = groups.some(
-      ({ group, found: { clash, steps } }) =>
-        clash && steps[0] && choiceOf(clashId(group, steps[0])) === 'prevent',
+      ({ group, found: { need, clash, steps } }) =>
+        clash &&
+        steps[0] &&
+        !notHere(input, need) &&
+        choiceOf(clashId(group, steps[0])) === 'prevent',
     );
     let held = false;
     const before = zoneCase.planned.length;
@@ -177,6 +190,11 @@ class ZonePlanner {
           : (preventStep(zoneCase, group, seed) as Prevention);
       const { steps, clash, unmet } = found;
       const [step] = steps;
+      const said = notHere(input, found.need);
+      if (said) {
+        this.needOf(found, group, 'givenUp', said);
+        continue;
+      }
       plan.unmet.push(...unmet);
       if (!clash || !seed || !step) {
         this.layPrevention(group, found);
@@ -358,6 +376,14 @@ class ZonePlanner {
     }
     const stand = sure
       .filter(({ growing }) => growing)
+      .filter((finding) => {
+        const id = controlNeed(zoneCase, finding);
+        const place = { zoneId: zone.id };
+        const cycle = String(yearOf(finding.since ?? input.today));
+        const ways = controlWays(zoneCase, finding, false);
+        const identity = { kind: 'control' as const, subject: finding.weed, place, cycle };
+        return !this.dropped({ ...identity, id, state: 'open', course: null, ways });
+      })
       .map((finding) => ({ finding, ...controlProgress(zoneCase, finding) }));
     const tasks = stand.flatMap(({ task }) => task ?? []);
     const { steps, unmet } = controlSteps(zoneCase, seed, tasks, (step) => this.lay(step));
@@ -453,6 +479,13 @@ export function planZone(input: SeasonInput, zone: Zone): ZonePlan {
   const planner = new ZonePlanner(input, zone, zoneCase);
   const seeding = seedStep(zoneCase);
   if (seeding.reason) planner.leaveOut(seeding.reason);
+  if (seeding.need) {
+    const said = notHere(input, seeding.need.id);
+    if (said) {
+      seeding.step = null;
+      seeding.need = { ...seeding.need, state: 'givenUp', course: null, reason: said };
+    }
+  }
   const kill =
     seeding.step?.use === 'new' && seeding.need
       ? killCourse(zoneCase, seeding.step, seeding.need.id, (round) => planner.killed(round))
