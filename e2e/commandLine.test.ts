@@ -129,6 +129,9 @@ void describe('the command line', () => {
       needs: { id: string; kind: string; subject: string; state: string }[];
       jobs: {
         id: string;
+        needIds: string[];
+        by: string;
+        offer?: boolean;
         kind: string;
         date: string;
         state: string;
@@ -155,7 +158,9 @@ void describe('the command line', () => {
     });
     const first = on('2026-04-10');
     const plan = answer(['season'], first) as unknown as Plan;
-    const spray = plan.jobs.find(({ kind }) => kind === 'control')!;
+    const spray = plan.jobs.find(({ needIds }) =>
+      needIds.some((id) => id.startsWith('control:dandelion')),
+    )!;
     // One mix at one rate on one day: both zones are one job.
     assert.equal(spray.zones.length, 2);
     assert.ok(plan.nitrogen.every((year) => year.plannedLbPer1000 > 0.8 * year.targetLbPer1000));
@@ -173,11 +178,13 @@ void describe('the command line', () => {
     };
     const next = on(spray.date, { records: [record], previous: first });
     const after = answer(['season'], next) as unknown as Plan;
+    const isDandelion = ({ needIds }: Plan['jobs'][number]) =>
+      needIds.some((id) => id.startsWith('control:dandelion'));
     assert.deepEqual(
-      after.jobs.filter(({ kind }) => kind === 'control').map(({ state }) => state),
+      after.jobs.filter(isDandelion).map(({ state }) => state),
       ['done', 'done'],
     );
-    const need = after.needs.filter(({ kind }) => kind === 'control');
+    const need = after.needs.filter(({ subject }) => subject === 'dandelion');
     assert.deepEqual(
       need.map(({ subject, state }) => [subject, state]),
       [
@@ -191,6 +198,35 @@ void describe('the command line', () => {
       [{ jobId: spray.id, from: spray.date, to: null, cause: 'records' }],
     );
     assert.equal(plan.moves, undefined);
+    // What was sold, decided, drawn and asked for.
+    const sold = answer(['season'], {
+      ...first,
+      agreement: { services: ['feeding'], doneBy: { feeding: 'customer' } },
+    }) as unknown as Plan;
+    assert.deepEqual(
+      new Set(sold.jobs.map(({ kind, offer, by }) => `${kind === 'feed'} ${!offer} ${by}`)),
+      new Set(['true true customer', 'false false us']),
+    );
+    const [left] = spray.needIds;
+    const decided = answer(['season'], {
+      ...first,
+      decisions: [{ kind: 'not-here', needId: left }],
+    }) as unknown as Plan;
+    assert.equal(decided.needs.find(({ id }) => id === left)!.state, 'givenUp');
+    const until = plan.jobs[1]!.date;
+    const short = answer(['season'], { ...first, until }) as unknown as Plan;
+    assert.deepEqual(
+      short.jobs.map(({ id }) => id),
+      plan.jobs.filter(({ date }) => date <= until).map(({ id }) => id),
+    );
+    const refused = alfombra(['season'], { ...first, agreement: { services: ['singing'] } });
+    assert.equal(refused.status, 2);
+    assert.match(refused.stderr, /^agreement\.services\.0: /m);
+    const near = alfombra(['season'], {
+      ...first,
+      property: [{ zoneId: zones[0]!.id, wellFt: -1 }],
+    });
+    assert.match(near.stderr, /^property\.0\.wellFt: a distance is 0 or more/m);
   });
 
   for (const [what, args, input, message] of [
