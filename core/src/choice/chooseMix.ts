@@ -55,6 +55,8 @@ export interface MixQuestion {
   /** Every product as the company has it. */
   shelf: Shelf;
   walkUsd?: number;
+  /** What a target costs that is all left standing, $ per 1000 ft² (invented): a weaker control has its price. */
+  survivorsUsd?: number;
   /** Earlier and planned use on the zone, and the day of the walk. */
   usage?: { usage: Usage; date: LocalDate };
   /** lb N per 1000 ft² that may come with it that day, by how slow it is; asked only where something feeds too. */
@@ -404,11 +406,17 @@ const reachedCount = (choice: MixChoice, targets: readonly Target[]): number =>
 const SAME_USD_PER_ACRE = 0.05;
 
 /** Whether a cheaper choice wins: cost first, then fewer products, then the wider margin. */
-function byCost({ targets, treatedFt2 }: MixQuestion) {
+function byCost({ targets, treatedFt2, survivorsUsd = 0 }: MixQuestion) {
+  const usdOf = ({ totalUsdInvented, control }: MixChoice) =>
+    targets.reduce(
+      (usd, { weed }) =>
+        usd + (survivorsUsd * treatedFt2 * (1 - (control[weed] as number) / 100)) / 1000,
+      totalUsdInvented,
+    );
   // By the acre, so that a spot is met with the same as the lawn around it.
   const tie = (SAME_USD_PER_ACRE * treatedFt2) / SQUARE_FEET_PER_ACRE;
   return (a: MixChoice, b: MixChoice): number => {
-    const cost = a.totalUsdInvented - b.totalUsdInvented;
+    const cost = usdOf(a) - usdOf(b);
     if (Math.abs(cost) > tie) return cost;
     return a.products.length - b.products.length || margin(b, targets) - margin(a, targets);
   };

@@ -1,4 +1,5 @@
 import { applicationRules, grass } from '../knowledge';
+import { layoutCosts } from '../knowledge/layoutCosts';
 import type { Shelf } from '../products';
 import { mixComponents, type MixProduct } from '../rates';
 import { daysBetween, localDate, type LocalDate } from '../units';
@@ -82,6 +83,7 @@ export function question(
     certified: input.policy.certified,
     confirmedLabels: new Set(input.policy.confirmedLabels),
     walks: 1,
+    survivorsUsd: layoutCosts.survivorsPer1000,
     ...(coverWeeks === undefined ? {} : { coverWeeks }),
     shelf,
     ...(input.policy.onlyShelf

@@ -17,7 +17,7 @@ function drawLawn(seed: number): { jobs: LayJob[]; rules: LayRule[] } {
     const kind = KINDS[upTo(KINDS.length - 1)]!;
     const opens = upTo(24);
     const length = kind === 'fixed' ? 0 : upTo(12);
-    const { early, late, unmet } = layoutCosts[kind];
+    const { early, late } = layoutCosts[kind];
     return {
       opens,
       best: opens + upTo(length),
@@ -25,7 +25,7 @@ function drawLawn(seed: number): { jobs: LayJob[]; rules: LayRule[] } {
       earlyUsd: early,
       lateUsd: late + (kind === 'control' ? layoutCosts.spreadPerDay * random() * 0.3 : 0),
       // Some has to be done whatever it costs.
-      unmetUsd: seed % 4 === 0 ? Infinity : unmet,
+      unmetUsd: seed % 4 === 0 ? Infinity : 20 + upTo(280),
     };
   });
   const rules: LayRule[] = [];
