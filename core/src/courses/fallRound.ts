@@ -114,6 +114,7 @@ export function fallRound(
   if (!step) return need('givenUp', { rule: 'round-no-product', inputs: { from, to } });
   const own: ControlStep = {
     ...step,
+    group: 'fall-round',
     window: { ...step.window, closes: earlier(step.window.closes, to) },
     ...(step.span ? { span: { from: step.span.from, to: earlier(step.span.to, to) } } : {}),
     because: [{ rule: 'standing-round', inputs: {} }, ...step.because],
