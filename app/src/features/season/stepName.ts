@@ -7,9 +7,9 @@ export function stepName(t: TFunction, step: Step): string {
     case 'prevent':
       return `${t('kind.prevent')} ${t(`group.${step.group}`)}`;
     case 'control':
-      if (step.kill) return t('kind.kill');
+      if (step.kill) return t('stepNames.kill');
       // Nobody has seen the weeds that it is reckoned with.
-      if (step.group === 'fall-round') return t('kind.fallRound');
+      if (step.group === 'fall-round') return t('stepNames.fallRound');
       return `${t('kind.control')} ${step.control.map(({ weed }) => t(`weed.${weed}`).toLowerCase()).join(', ')}`;
     case 'protect':
       return `${t(`kind.${step.mode === 'curative' ? 'treat' : 'protect'}`)} ${t(`cause.${step.cause}`).toLowerCase()}`;
