@@ -601,6 +601,8 @@ for (const [size, viewport, touch] of [
       await button('Close');
       await reload();
       await sees('Not now');
+      // The sunny one: where it is cooler the grass still sleeps, and no fertilizer goes.
+      await extra(() => chip('Zone', 'Zone 3'));
       await chip('Kind of product', 'Fertilizer');
       await sees(/ lb N per 1,000 ft² by growth this month; the grass takes /);
       await chip('Kind of product', 'Seed');
