@@ -1,3 +1,4 @@
+/// <reference types="node" />
 /** The table of costs that the plan is laid out by is the one that the page on the season shows. */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
