@@ -82,7 +82,9 @@ export async function run(numRuns: number, seed: number): Promise<string | null>
       // A case made smaller would meet what the greater left on the server.
       { numRuns, seed, endOnFailure: true },
     );
-    return result.failed ? fc.defaultReportMessage(result) ?? 'failed' : null;
+    if (!result.failed) return null;
+    // The report names the orders; what went wrong with them is in the error.
+    return `${String(result.errorInstance)}\n${fc.defaultReportMessage(result) ?? ''}`;
   } finally {
     globalThis.fetch = ask;
     globalThis.setTimeout = timer as typeof setTimeout;
