@@ -320,7 +320,7 @@ const waysOf = ({ product }: Candidate): string => [...new Set(product.hrac)].so
 
 /** The mode of action of a tank that has but one; `null` where there are more. */
 export function onlyGroup(set: readonly Candidate[]): string | null {
-  const [first] = set[0]?.product.hrac ?? [];
+  const [first] = set.find(({ product }) => product.hrac.length > 0)?.product.hrac ?? [];
   const alone = set.every(({ product }) => product.hrac.every((group) => group === first));
   return alone ? (first ?? null) : null;
 }

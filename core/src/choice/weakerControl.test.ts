@@ -2,27 +2,16 @@
 import { weeds } from '../knowledge';
 import { layoutCosts } from '../knowledge/layoutCosts';
 import { LIBRARY } from '../products';
-import { chooseMix, targetControl, type MixQuestion } from './chooseMix';
+import { chooseMix, onlyGroup, screenAll, targetControl } from './chooseMix';
+import { plainMix } from './testdata/testMix';
 
-const asked = (weed: string, survivorsUsd?: number): MixQuestion => ({
-  mode: 'post',
-  grasses: ['tall-fescue'],
-  targets: [{ weed, targetPct: targetControl(weed) }],
-  treatedFt2: 2000,
-  airHighF: 75,
-  conditions: new Set(['green']),
-  drought: false,
-  treeRoots: false,
-  sensitivePlants: false,
-  weeksToSeeding: null,
-  weeksSinceEmergence: null,
-  residential: true,
-  certified: false,
-  confirmedLabels: new Set(),
-  walks: 1,
-  shelf: LIBRARY,
-  ...(survivorsUsd === undefined ? {} : { survivorsUsd }),
-});
+const asked = (weed: string, survivorsUsd = 0) =>
+  plainMix({
+    grasses: ['tall-fescue'],
+    targets: [{ weed, targetPct: targetControl(weed) }],
+    treatedFt2: 2000,
+    survivorsUsd,
+  });
 
 it('pays for what it gains, and no more', () => {
   let better = 0;
@@ -37,4 +26,21 @@ it('pays for what it gains, and no more', () => {
     if (gain > 0.1) better += 1;
   }
   expect(better).toBeGreaterThan(5);
+});
+
+it('knows the one mode of action of a tank in whatever order it is filled', () => {
+  const { feasible } = screenAll(
+    plainMix({
+      targets: [{ weed: 'dandelion', targetPct: 80 }],
+      confirmedLabels: new Set(LIBRARY.herbicides.map(({ slug }) => slug)),
+    }),
+  );
+  // Iron has no mode of action of its own.
+  expect(feasible.some(({ product }) => product.hrac.length === 0)).toBe(true);
+  for (const a of feasible) {
+    for (const b of feasible) {
+      const groups = new Set([...a.product.hrac, ...b.product.hrac]);
+      expect(onlyGroup([a, b])).toBe(groups.size === 1 ? [...groups][0] : null);
+    }
+  }
 });

@@ -21,6 +21,13 @@ const isTotal = ({ selective, postEmergent, preEmergent, residualWeeks }: ShelfH
 const isRooted = (product: ShelfHerbicide) =>
   isTotal(product) && product.hrac.some((mode) => killRules.modes.includes(mode));
 
+/** Fewest days from a kill to the seed: what the trade leaves, or the label of what may be used asks. */
+const daysToSeed = ({ shelf }: ZoneCase): number =>
+  Math.max(
+    killRules.daysToSeed,
+    ...shelf.herbicides.filter(isRooted).map((product) => product.waitBeforeSeedingWeeks[1] * 7),
+  );
+
 /** Days on which most of a zone was killed, the first one first. */
 export function killedOn({ records, shelf, areaFt2 }: ZoneCase): LocalDate[] {
   const days = records
@@ -56,7 +63,7 @@ export function wantsKill({ zone, weeds }: ZoneCase): boolean {
 /** First day on which a zone that still has to be killed can be sown; `null` where that is behind it. */
 export function sownAfterKill(zoneCase: ZoneCase): LocalDate | null {
   if (!wantsKill(zoneCase) || ofSeeding(zoneCase).length > 0) return null;
-  return addDays(zoneCase.input.today, killRules.firstDays.best);
+  return addDays(zoneCase.input.today, Math.max(killRules.firstDays.best, daysToSeed(zoneCase)));
 }
 
 /** The total killer for a zone on a day, at its full rate: the cheapest whose label, year and air allow it. */
@@ -135,7 +142,7 @@ function killStep(
       because: [
         {
           rule: round > 1 ? 'kill-again' : 'kill-first',
-          inputs: { days: killRules.firstDays.best, daysToSeed: killRules.daysToSeed },
+          inputs: { days: killRules.firstDays.best, daysToSeed: daysToSeed(zoneCase) },
         },
       ],
       excluded: [],
@@ -176,20 +183,21 @@ export function killCourse(
     .filter(({ needId, date }) => needId === need && last !== undefined && date > last)
     .sort((a, b) => (a.date < b.date ? -1 : 1))
     .pop()?.seen;
+  const wait = daysToSeed(zoneCase);
   const usage = zoneCase.usage.copy();
   const steps: ControlStep[] = [];
   let from = killed[0] ?? null;
   let previous = last;
   if (!last) {
     const { opens, best, closes } = killRules.firstDays;
-    const sown = seed.window.best;
+    const before = (days: number) => later(today, addDays(seed.window.best, -Math.max(days, wait)));
     const first = killStep(
       zoneCase,
       usage,
       {
-        opens: later(today, addDays(sown, -opens)),
-        best: later(today, addDays(sown, -best)),
-        closes: later(today, addDays(sown, -closes)),
+        opens: before(opens),
+        best: before(best),
+        closes: before(closes),
       },
       { need, round: 1, serves: weeds(1) },
     );
@@ -201,7 +209,7 @@ export function killCourse(
     const used = product && zoneCase.shelf.herbicide(product.herbicide);
     if (used && product) usage.add(used, product.ratePerAcre, from);
   }
-  let sown = later(seed.window.best, addDays(previous!, killRules.daysToSeed));
+  let sown = later(seed.window.best, addDays(previous!, wait));
   const settled = answer === 'gone' || killed.length >= killRules.walks;
   if (!settled) {
     const interval = Math.max(
@@ -209,8 +217,11 @@ export function killCourse(
       ...zoneCase.shelf.herbicides.filter(isRooted).map(({ minIntervalDays }) => minIntervalDays),
     );
     const opens = later(today, addDays(previous!, interval));
-    const best = later(opens, addDays(sown, -killRules.daysToSeed));
-    const closes = addDays(earlier(seed.window.closes, addDays(best, 14)), -killRules.daysToSeed);
+    const best = later(opens, addDays(sown, -wait));
+    const closes = earlier(
+      addDays(seed.window.closes, -wait),
+      addDays(best, killRules.againOpenDays),
+    );
     const again =
       best <= closes
         ? killStep(
@@ -229,7 +240,9 @@ export function killCourse(
         ...again,
         waitsFor: { condition: 'look', expected: addDays(previous!, killRules.regrowthDays) },
       });
-      sown = later(sown, addDays(again.window.best, killRules.daysToSeed));
+      // The seed is not open while a walk is still before it.
+      previous = again.window.best;
+      sown = later(sown, addDays(previous, wait));
     }
   }
   const looks =
@@ -237,7 +250,7 @@ export function killCourse(
     !settled &&
     answer === undefined &&
     today <= addDays(last, killRules.regrowthDays + walkRules.lookOpenDays);
-  const opens = later(seed.window.opens, addDays(previous!, killRules.daysToSeed));
+  const opens = later(seed.window.opens, addDays(previous!, wait));
   return {
     steps,
     seed: {

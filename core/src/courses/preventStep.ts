@@ -120,11 +120,10 @@ function layOf(
   const stock = new Set(products.map(({ herbicide }) => herbicide));
   const known = new Map<string, boolean>();
   const passes = (date: LocalDate) => {
-    const asked = askOn(date, beside.best ? seed : null);
+    const asked = { ...askOn(date, beside.best ? seed : null), stock };
     const situation = situationOf(asked);
     const same =
-      known.get(situation) ??
-      sameMix(chooseMix({ ...asked, stock }, { brief: true }).best?.products, products);
+      known.get(situation) ?? sameMix(chooseMix(asked, { brief: true }).best?.products, products);
     known.set(situation, same);
     return same;
   };

@@ -96,27 +96,21 @@ export function question(
   };
 }
 
-/** Something that a company keeps feeds besides what it is for: what it may bring moves with every day. */
-const feedsToo = new WeakMap<Shelf, boolean>();
-function hasFeeds(shelf: Shelf): boolean {
-  const known = feedsToo.get(shelf);
-  if (known !== undefined) return known;
-  const found = shelf.herbicides.some(
-    ({ slug, nutrients }) => nutrients !== null && shelf.inStore.has(slug),
+/** Whether a product that may be chosen feeds besides what it is for: what it may bring moves with every day. */
+const mayFeed = ({ shelf, stock }: MixQuestion): boolean =>
+  shelf.herbicides.some(
+    ({ slug, nutrients }) => nutrients !== null && (stock ?? shelf.inStore).has(slug),
   );
-  feedsToo.set(shelf, found);
-  return found;
-}
 
 /**
  * All that the answer to a question hangs on, as a word: days with the same word have the same answer. Every limit of
  * air and weeks is a whole number.
  */
 export function situationOf(asked: MixQuestion): string {
-  const { airHighF, weeksToSeeding, weeksSinceEmergence, usage, shelf } = asked;
+  const { airHighF, weeksToSeeding, weeksSinceEmergence, usage } = asked;
   const limits = () => {
     if (!usage) return '';
-    if (hasFeeds(shelf)) return usage.date;
+    if (mayFeed(asked)) return usage.date;
     return usage.usage.isEmpty ? '' : usage.usage.phase(usage.date);
   };
   return [

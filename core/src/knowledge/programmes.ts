@@ -87,6 +87,8 @@ export const killRules = {
   daysToSeed: 7,
   /** Days after a walk from which what it missed is green again. */
   regrowthDays: 10,
+  /** Days for which the second walk stays open after its best one. */
+  againOpenDays: 7,
   /** Most walks. */
   walks: 2,
   /** A walk this many days before the seeding was its kill. */

@@ -272,6 +272,19 @@ class ZonePlanner {
     }
   }
 
+  /** The seeding that the cover asks for, unless somebody has said that there is none here. */
+  seeding(): Seeding {
+    const found = seedStep(this.zoneCase);
+    const said = found.need && notHere(this.input, found.need.id);
+    return found.need && said
+      ? {
+          need: { ...found.need, state: 'givenUp', course: null, reason: said },
+          step: null,
+          reason: said,
+        }
+      : found;
+  }
+
   /** Work of every weed that a total kill of the zone does as well. */
   killed(round: number): string[] {
     return this.zoneCase.weeds
@@ -477,15 +490,8 @@ export function planZone(input: SeasonInput, zone: Zone): ZonePlan {
   if (!mainGrass(zone)) return ZonePlanner.unnamed(input, zone);
   const zoneCase = zoneCaseOf(input, zone);
   const planner = new ZonePlanner(input, zone, zoneCase);
-  const seeding = seedStep(zoneCase);
+  const seeding = planner.seeding();
   if (seeding.reason) planner.leaveOut(seeding.reason);
-  if (seeding.need) {
-    const said = notHere(input, seeding.need.id);
-    if (said) {
-      seeding.step = null;
-      seeding.need = { ...seeding.need, state: 'givenUp', course: null, reason: said };
-    }
-  }
   const kill =
     seeding.step?.use === 'new' && seeding.need
       ? killCourse(zoneCase, seeding.step, seeding.need.id, (round) => planner.killed(round))

@@ -16,7 +16,11 @@ const WEEDS = ['dandelion', 'dallisgrass', 'spotted-spurge'];
 const zone = testZone(1, [{ species: 'tall-fescue', cover: 0.4 }], { width: 100, length: 100 });
 function ask(
   today: string,
-  more: { records?: SeasonInput['records']; looks?: SeasonInput['looks'] } = {},
+  more: {
+    records?: SeasonInput['records'];
+    looks?: SeasonInput['looks'];
+    seedAfterWeeks?: number;
+  } = {},
   weeds: readonly string[] = WEEDS,
 ): Season {
   const request = seasonRequestSchema.parse({
@@ -32,6 +36,24 @@ function ask(
       },
     ],
     looks: more.looks ?? [],
+    policy: {
+      labels:
+        more.seedAfterWeeks === undefined
+          ? []
+          : [
+              {
+                id: '0190a000-0000-7000-8000-0000000000aa',
+                base: { kind: 'herbicide', slug: 'glyphosate' },
+                name: 'Made up',
+                signalWord: 'caution',
+                unit: 'fl-oz',
+                highPerAcre: 128,
+                homeLawns: true,
+                packages: 2,
+                seedAfterWeeks: more.seedAfterWeeks,
+              },
+            ],
+    },
   });
   const weather = testWeather('transition', 3, today as SeasonInput['today']);
   return planSeason(lawnSeasonInput(request, weather, [], more.records ?? []));
@@ -87,6 +109,32 @@ describe('a stand under half its cover', () => {
       expect(first!.serves.some((work) => work.startsWith(`control:${weed}:`))).toBe(true);
     }
   });
+});
+
+describe('the company’s own label', () => {
+  it.each([1, 3, 4])(
+    'keeps every kill %i weeks before the seed, also once one is done',
+    (weeks) => {
+      const season = ask('2026-07-01', { seedAfterWeeks: weeks });
+      const [first] = killsOf(season);
+      const record = { ...applicationsOf(first!)[0]!, stepId: first!.id };
+      const after = ask(addDays(first!.window.best, 1), {
+        records: [record],
+        seedAfterWeeks: weeks,
+      });
+      for (const plan of [season, after]) {
+        const kills = killsOf(plan);
+        expect(kills.length).toBeGreaterThan(0);
+        for (const { window } of kills) {
+          expect(daysBetween(window.best, seedOf(plan).window.best)).toBeGreaterThanOrEqual(
+            7 * weeks,
+          );
+        }
+        // Nor is the seed open while a walk is still before it.
+        expect(seedOf(plan).window.opens > kills.at(-1)!.window.best).toBe(true);
+      }
+    },
+  );
 });
 
 describe('what was done, and what was seen', () => {
