@@ -4,6 +4,7 @@
  */
 import assert from 'node:assert/strict';
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
 import { existsSync, mkdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { after, describe, it } from 'node:test';
@@ -34,6 +35,48 @@ describe('npm start', { concurrency: 1 }, () => {
     await first?.ended;
     strangers.forEach((stranger) => stranger.kill());
     rmSync(DATA, { recursive: true, force: true });
+  });
+
+  it('has no port of its own among those that a system lends to outgoing connections', () => {
+    const named = execFileSync(
+      'git',
+      [
+        'grep',
+        '-hoE',
+        '_PORT.{1,40}[^0-9][0-9]{4,5}\\b',
+        '--',
+        'scripts',
+        'server',
+        'e2e',
+        'README.md',
+      ],
+      { cwd: ROOT, encoding: 'utf8' },
+    );
+    const ports = [...named.matchAll(/\b(\d{4,5})$/gm)].map(([, port]) => Number(port));
+    assert.ok(ports.includes(8480) && ports.length > 8, named);
+    // 32768 is where Linux begins to lend: /proc/sys/net/ipv4/ip_local_port_range.
+    assert.deepEqual(
+      ports.filter((port) => port >= 32768 && port !== 65535),
+      [],
+    );
+  });
+
+  it('says that the port is taken, also when nobody listens on it', async () => {
+    rmSync(DATA, { recursive: true, force: true });
+    // As an outgoing connection holds it. Node's own sockets share theirs; perl is part of every Debian.
+    const hold = `socket(S, PF_INET, SOCK_STREAM, 0);
+      bind(S, sockaddr_in(${STARTED_AT.databasePort}, INADDR_LOOPBACK)) or die; $| = 1; print "held"; sleep 600`;
+    const holder = spawn('perl', ['-MSocket', '-e', hold], {
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    await once(holder.stdout, 'data');
+    const refused = run();
+    const end = await refused.ended;
+    const gone = once(holder, 'exit');
+    holder.kill();
+    await gone;
+    assert.equal(end, 1);
+    assert.match(refused.said(), new RegExp(`Port ${STARTED_AT.databasePort} .* is in use`));
   });
 
   it('mends a set-up of the database that was ended in the middle', async () => {

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { ROOT } from './testServer.ts';
 
 const PORT = process.env.ALFOMBRA_E2E_START_PORT ?? '8493';
-const DB_PORT = process.env.ALFOMBRA_E2E_START_DB_PORT ?? '33494';
+const DB_PORT = process.env.ALFOMBRA_E2E_START_DB_PORT ?? '13494';
 export const STARTED_AT = {
   port: PORT,
   databasePort: DB_PORT,

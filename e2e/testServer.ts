@@ -5,7 +5,7 @@ import { setTimeout as wait } from 'node:timers/promises';
 
 export const ROOT = join(import.meta.dirname, '..');
 const PORT = process.env.ALFOMBRA_E2E_PORT ?? '8491';
-export const DB_PORT = process.env.ALFOMBRA_E2E_DB_PORT ?? '33492';
+export const DB_PORT = process.env.ALFOMBRA_E2E_DB_PORT ?? '13492';
 export const DB_DIR = join(ROOT, '.data', 'e2e-mariadb');
 const STARTS_WITHIN_MS = 120_000;
 

@@ -1,12 +1,13 @@
 #!/usr/bin/env bash
 # A private MariaDB on loopback, in a folder of its own: never the system's instance or port 3306.
 #   database.sh start|stop|status
+# Ports of our own stand below 32768: a system lends those above to outgoing connections.
 # DB_DIR, DB_PORT and DB_NAME choose another folder, port and database (the tests do). The folder holds the
 # data, the socket and the password, which nobody else can read.
 set -euo pipefail
 ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
 DIR="${DB_DIR:-$ROOT/.data/mariadb}"
-PORT="${DB_PORT:-33480}"
+PORT="${DB_PORT:-13480}"
 NAME="${DB_NAME:-alfombra}"
 ME="$(id -un)"
 
@@ -31,6 +32,7 @@ ours() {
   fi
 }
 alive() { [ -f "$PIDF" ] && ours "$(cat "$PIDF" 2>/dev/null || true)"; }
+port_in_use() { fail "Port $PORT for the private MariaDB is in use. Choose another: ALFOMBRA_DB_PORT=13481 npm start"; }
 port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$PORT") 2>/dev/null; }
 
 make_data() {
@@ -48,7 +50,7 @@ make_data() {
 start() {
   command -v mariadbd >/dev/null || fail "MariaDB is not installed (Debian package mariadb-server)."
   if alive; then echo "MariaDB runs already on 127.0.0.1:$PORT"; return; fi
-  port_taken && fail "Port $PORT for the private MariaDB is in use. Choose another: ALFOMBRA_DB_PORT=33481 npm start"
+  port_taken && port_in_use
   make_data
   [ -s "$DIR/password" ] || (umask 077; od -An -N24 -tx1 /dev/urandom | tr -d ' \n' >"$DIR/password")
   rm -f "$PIDF" "$DIR/$SOCK"
@@ -63,7 +65,9 @@ start() {
   for _ in $(seq 1 300); do
     if admin ping >/dev/null 2>&1; then break; fi
     if ! kill -0 "$child" 2>/dev/null && ! alive; then
-      fail "MariaDB does not start on the data folder $DIR/data, which may be broken; the last lines of $LOG say why: $(grep -i 'error' "$LOG" | tail -n 1)"
+      # Somebody's outgoing connection may hold the port, which nobody listens on.
+      grep -q "Bind on TCP/IP port" "$LOG" && port_in_use
+      fail "MariaDB does not start on the data folder $DIR/data, which may be broken; the last lines of $LOG say why: $(grep '\[ERROR\]' "$LOG" | grep -v 'Aborting$' | tail -n 1)"
     fi
     sleep 0.1
   done

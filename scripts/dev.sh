@@ -10,7 +10,7 @@ bash scripts/install.sh npm
 bash scripts/install.sh apt mariadb-server mariadbd
 export ALFOMBRA_PORT="${ALFOMBRA_PORT:-8480}"
 export ALFOMBRA_DATA="${ALFOMBRA_DATA:-$ROOT/.data}"
-export DB_PORT="${ALFOMBRA_DB_PORT:-33480}" DB_DIR="$ALFOMBRA_DATA/mariadb"
+export DB_PORT="${ALFOMBRA_DB_PORT:-13480}" DB_DIR="$ALFOMBRA_DATA/mariadb"
 take_lock "$ALFOMBRA_DATA" || exit 1
 trap leave_lock EXIT
 METRO_PORT=$((ALFOMBRA_PORT + 1))

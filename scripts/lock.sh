@@ -14,7 +14,7 @@ take_lock() {
       echo "$host works on $1 (process $pid). When it is gone for good, remove $LOCK." >&2
     elif kill -0 "$pid" 2>/dev/null && [ "$(began "$pid")" = "$since" ]; then
       echo "Alfombra runs from $1 already (process $pid). A second one needs a folder and ports of its own:" >&2
-      echo "  ALFOMBRA_DATA=/another/folder ALFOMBRA_PORT=8481 ALFOMBRA_DB_PORT=33481 npm start" >&2
+      echo "  ALFOMBRA_DATA=/another/folder ALFOMBRA_PORT=8481 ALFOMBRA_DB_PORT=13481 npm start" >&2
     else
       rm -f "$LOCK"
       continue

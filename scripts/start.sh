@@ -21,7 +21,7 @@ fi
 bash scripts/settings.sh
 PORT="${ALFOMBRA_PORT:-8480}"
 export ALFOMBRA_DATA="${ALFOMBRA_DATA:-$ROOT/.data}"
-export DB_PORT="${ALFOMBRA_DB_PORT:-33480}" DB_DIR="$ALFOMBRA_DATA/mariadb"
+export DB_PORT="${ALFOMBRA_DB_PORT:-13480}" DB_DIR="$ALFOMBRA_DATA/mariadb"
 take_lock "$ALFOMBRA_DATA" || exit 1
 trap leave_lock EXIT
 if (exec 3<>"/dev/tcp/127.0.0.1/$PORT") 2>/dev/null; then

@@ -6,7 +6,7 @@ import { z } from 'zod';
 const environment = z.object({
   ALFOMBRA_PORT: z.coerce.number().int().min(1).max(65535).default(8480),
   ALFOMBRA_HOST: z.string().default('127.0.0.1'),
-  ALFOMBRA_DB_PORT: z.coerce.number().int().min(1).max(65535).default(33480),
+  ALFOMBRA_DB_PORT: z.coerce.number().int().min(1).max(65535).default(13480),
   ALFOMBRA_DB_NAME: z.string().default('alfombra'),
   ALFOMBRA_DB_USER: z.string().default('alfombra'),
   ALFOMBRA_DB_PASSWORD: z.string({ error: 'the password that scripts/database.sh has made' }),

@@ -6,7 +6,7 @@ const { join } = require('node:path');
 const ROOT = join(__dirname, '..', '..');
 const settings = {
   DB_DIR: join(ROOT, '.data', 'test-mariadb'),
-  DB_PORT: process.env.ALFOMBRA_TEST_DB_PORT ?? '33491',
+  DB_PORT: process.env.ALFOMBRA_TEST_DB_PORT ?? '13491',
   DB_NAME: 'alfombra_test',
 };
 const database = (verb) =>

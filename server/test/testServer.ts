@@ -21,7 +21,7 @@ export const PASSWORD = 'a-test-password';
 /** A server on the tests' database, with its tables made. */
 export async function testServer(): Promise<TestServer> {
   const sequelize = connect({
-    port: Number(process.env.ALFOMBRA_TEST_DB_PORT ?? 33491),
+    port: Number(process.env.ALFOMBRA_TEST_DB_PORT ?? 13491),
     name: 'alfombra_test',
     user: 'alfombra',
     password: process.env.ALFOMBRA_TEST_DB_PASSWORD ?? '',

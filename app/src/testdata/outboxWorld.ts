@@ -354,19 +354,22 @@ export class OutboxWorld {
    */
   async reckon(): Promise<void> {
     for (let round = 0; round < 40; round += 1) {
-      let left = 0;
+      const left: PendingWrite[] = [];
+      const ends: FlushEnd[] = [];
       for (const [device] of this.options.owners.entries()) {
         const { outbox } = this.tab(device, 0);
-        await this.flush(device, 0, []);
+        ends.push(await this.flush(device, 0, []));
         while (await this.settle(device, round % 2 === 0 ? 'mine' : 'theirs'));
         const writes = await outbox.list(this.options.owners[device]!);
-        left += writes.length;
+        left.push(...writes);
         if (round > 30 || writes.some(({ state }) => state === 'refused')) {
           await this.discard(device);
         }
       }
-      if (left === 0) break;
-      if (round === 39) this.faults.push('it does not drain');
+      if (left.length === 0) break;
+      if (round === 39) {
+        this.faults.push(`it does not drain (${ends.join(', ')}): ${JSON.stringify(left)}`);
+      }
     }
     for (const [device] of this.options.owners.entries()) {
       for (const id of this.options.ids) {
