@@ -41,6 +41,8 @@ export interface WorldOptions {
   owners: readonly string[];
   /** How long a flush may take before it counts as hanging, ms. */
   patienceMs?: number;
+  /** A request that nobody answers ends after so long; without it, when the one who asks gives up. */
+  hangMs?: number;
 }
 
 interface Choice {
@@ -147,8 +149,11 @@ export class OutboxWorld {
     if (now === 'cut') throw new TypeError('cut');
     if (now === 'sick') return answer(500, {});
     if (now === 'hang') {
+      const { hangMs } = this.options;
       return new Promise((_resolve, reject) => {
-        init?.signal?.addEventListener('abort', () => reject(new TypeError('aborted')));
+        const end = () => reject(new TypeError('aborted'));
+        if (hangMs === undefined) init?.signal?.addEventListener('abort', end);
+        else setTimeout(end, hangMs);
       });
     }
     const arrived = await this.options.server.fetch(url, init);
