@@ -35,6 +35,19 @@ const PAST_THE_SHELF = {
   ],
   message: 'Ask the shelf (products/): a company’s own label outranks the library.',
 };
+/** No clock in the core: what depends on a day is told it. */
+const NO_CLOCK = {
+  selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
+  message: 'The day is an argument.',
+};
+/** What data do, in a folder that only says what they are. */
+const SCHEMAS_ONLY = [
+  'ExportNamedDeclaration > FunctionDeclaration',
+  'ExportNamedDeclaration > VariableDeclaration > VariableDeclarator > ArrowFunctionExpression',
+].map((selector) => ({
+  selector,
+  message: 'contract/ holds schemas; what they are used for is case/.',
+}));
 /** The planner, and who stands beside it: a judge that shares the planner's code cannot catch it. */
 const PLANNER = ['needs', 'choice', 'courses', 'program'];
 const BESIDE_THE_PLANNER = ['checker', 'practice', 'calculators'];
@@ -242,14 +255,13 @@ export default tseslint.config(
         { object: 'Date', property: 'now', message: 'The day is an argument.' },
         { object: 'Math', property: 'random', message: 'The seed is an argument.' },
       ],
-      'no-restricted-syntax': [
-        'error',
-        {
-          selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
-          message: 'The day is an argument.',
-        },
-      ],
+      'no-restricted-syntax': ['error', NO_CLOCK],
     },
+  },
+  {
+    files: ['core/src/contract/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: { 'no-restricted-syntax': ['error', NO_CLOCK, ...SCHEMAS_ONLY] },
   },
   // Only what the shelf itself is made of, and tests, look into the library.
   {

@@ -1,5 +1,8 @@
+export * from './case/answerChoices';
 export * from './case/applyAnswer';
 export * from './case/findings';
+export * from './case/plantSamples';
+export * from './case/readings';
 export * from './case/siteFacts';
 export * from './case/workingDay';
 export * from './contract';
@@ -14,5 +17,6 @@ export * from './needs';
 export * from './choice';
 export * from './courses';
 export * from './rates';
+export * from './reportWords';
 export * from './units';
 export * from './weather';

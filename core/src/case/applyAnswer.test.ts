@@ -1,7 +1,8 @@
 import { localDate } from '../units';
 import { applyAnswers } from './applyAnswer';
 import { lawnBodySchema } from '../contract/lawn';
-import { answerChoices, type QuestionSubject } from '../contract/question';
+import type { QuestionSubject } from '../contract/question';
+import { answerChoices } from './answerChoices';
 
 const ZONE = '0190a000-0000-7000-8000-000000000001';
 const id = (n: number) => `0190a000-0000-7000-8000-0000000000a${n}`;

@@ -11,7 +11,7 @@ import {
   ordinanceSchema,
   seasonRequestSchema,
 } from '../needs';
-import { materialSchema, type Application } from '../rates';
+import { materialSchema } from '../rates';
 import { localDateSchema, probeReadingSchema, weatherBundleSchema } from '../weather';
 
 /** Input of `soil`: a year's weather and the thresholds to look for. */
@@ -57,32 +57,6 @@ export const workRecordSchema = z.strictObject({
   /** Weeds and causes that it was meant for. */
   targets: z.array(slugSchema).max(100).optional(),
 });
-
-/** A record zone by zone: its amounts are shared out by area. */
-export const applicationsOfRecord = ({
-  id,
-  jobId,
-  date,
-  zones,
-  materials,
-  effect,
-  targets,
-}: z.output<typeof workRecordSchema>): Application[] => {
-  const total = zones.reduce((sum, { areaFt2 }) => sum + areaFt2, 0);
-  return zones.map(({ zoneId, areaFt2 }) => ({
-    id: zones.length === 1 ? id : `${id}@${zoneId}`,
-    zoneId,
-    date,
-    areaFt2,
-    materials: materials.map((material) => ({
-      ...material,
-      amount: (material.amount * areaFt2) / total,
-    })),
-    ...(jobId === undefined ? {} : { stepId: jobId }),
-    ...(effect === undefined ? {} : { effect }),
-    ...(targets === undefined ? {} : { targets }),
-  }));
-};
 
 /** A lawn's question: what it is, what was found, its weather and its records. */
 const lawnQuestionSchema = z.strictObject({

@@ -8,7 +8,6 @@ export * from './lawnSummary';
 export * from './photo';
 export * from './question';
 export * from './reading';
-export * from './reportWords';
 export * from './session';
 export * from './soilSample';
 export * from './visit';

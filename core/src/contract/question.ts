@@ -38,17 +38,3 @@ export const questionSchema = z.object({
     .default(null),
 });
 export type Question = z.infer<typeof questionSchema>;
-
-/** Choices of a subject's answer; empty for free text. */
-export function answerChoices(subject: QuestionSubject): readonly string[] {
-  switch (subject.kind) {
-    case 'mows':
-      return ['owner', 'service', 'us'];
-    case 'waters':
-      return ['owner', 'system', 'nobody'];
-    case 'other':
-      return [];
-    default:
-      return ['yes', 'no'];
-  }
-}

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { localDateSchema, probeReadingSchema, type ProbeReading } from '../weather';
+import { localDateSchema, probeReadingSchema } from '../weather';
 
 /** Taken back by who took it: kept in the papers, counted nowhere. */
 const takenBack = z.boolean().default(false);
@@ -39,26 +39,3 @@ export const readingSchema = z.discriminatedUnion('kind', [
 ]);
 export type Reading = z.infer<typeof readingSchema>;
 export type PhReading = Extract<Reading, { kind: 'ph' }>;
-
-/** The soil temperatures among the readings, without what was taken back. */
-export const temperaturesOf = <Of extends ReadingBody>(
-  readings: readonly Of[],
-): Exclude<Of, { kind: 'ph' }>[] =>
-  readings.filter(
-    (reading): reading is Exclude<Of, { kind: 'ph' }> =>
-      reading.kind !== 'ph' && !reading.takenBack,
-  );
-
-/** The pH readings, without what was taken back. */
-export const phReadingsOf = <Of extends ReadingBody>(
-  readings: readonly Of[],
-): Extract<Of, { kind: 'ph' }>[] =>
-  readings.filter(
-    (reading): reading is Extract<Of, { kind: 'ph' }> =>
-      reading.kind === 'ph' && !reading.takenBack,
-  );
-
-/** What the season reads of them. */
-export const probeReadingsOf = (
-  readings: readonly (ReadingBody & { id: string })[],
-): ProbeReading[] => temperaturesOf(readings);

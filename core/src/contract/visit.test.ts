@@ -1,11 +1,5 @@
 import { localDate } from '../units';
-import {
-  samplesOut,
-  visitBodySchema,
-  withLaboratoryResult,
-  type Look,
-  type VisitBody,
-} from './visit';
+import { visitBodySchema, type Look, type VisitBody } from './visit';
 
 const ZONE = '0190a000-0000-7000-8000-000000000001';
 
@@ -82,32 +76,16 @@ describe('a visit that is not good', () => {
 });
 
 describe('a plant sample', () => {
-  const sample = { sentOn: localDate('2026-04-02'), to: 'the clinic' };
-  const doubtful = look({
-    decision: { kind: 'cannot-tell', lookAgainOn: localDate('2026-04-09'), sample },
-  });
-  const first = visit('0190a000-0000-7000-8000-0000000000a1', '2026-04-02', look(), doubtful);
-
-  it('is out until its result has come', () => {
-    expect(samplesOut([first])).toEqual([{ visit: first, look: 1, ...sample }]);
-    expect(samplesOut([withLaboratoryResult(first, 1, 'take-all-root-rot')])).toEqual([]);
-  });
-  it('turns its look into a finding of the laboratory, and leaves the others', () => {
-    const answered = withLaboratoryResult(first, 1, 'take-all-root-rot');
-    expect(answered.looks[0]).toEqual(first.looks[0]);
-    expect(answered.looks[1]!.decision).toMatchObject({
-      kind: 'cause',
-      cause: 'take-all-root-rot',
-      by: 'laboratory',
-    });
-  });
   it('needs somewhere it was sent', () => {
-    const nowhere = {
-      ...doubtful,
-      decision: { ...doubtful.decision, sample: { ...sample, to: ' ' } },
-    };
-    const { id: _id, ...body } = first;
-    const issues = visitBodySchema.safeParse({ ...body, looks: [nowhere] }).error?.issues;
+    const nowhere = look({
+      decision: {
+        kind: 'cannot-tell',
+        lookAgainOn: localDate('2026-04-09'),
+        sample: { sentOn: localDate('2026-04-02'), to: ' ' },
+      },
+    });
+    const { id: _id, ...body } = visit('a', '2026-04-02', nowhere);
+    const issues = visitBodySchema.safeParse(body).error?.issues;
     expect(issues?.map(({ path }) => path.join('.'))).toContain('looks.0.decision.sample.to');
   });
 });
