@@ -1,14 +1,28 @@
-import { grass, type GrassSlug } from '../knowledge';
+import { grass, seedRules, type GrassSlug } from '../knowledge';
 import type { ShelfHerbicide } from '../products';
 import { daysBetween, localDate } from '../units';
-import type { CheckContext, Judged, Use } from './checkContext';
+import { ROUNDING, shelfIn, type CheckContext, type Judged, type Use } from './checkContext';
 import { isPlanted, seedWaitDays } from './checkHerbicide';
-import { findingsBy, type CheckFinding } from './finding';
+import { findingsBy, type CheckFinding, type Say } from './finding';
 
-/** Soil so far under a seed's range still lets it come up, late, °F. */
-const COLDER_F = 5;
+/**
+ * Seed that went down, as a share of the most that makes sense: what the bag says, else some times the rate for bare
+ * ground. Grasses that are sown together share one ground.
+ */
+function checkHeavy(application: Judged, context: CheckContext, say: Say): void {
+  let lb = 0;
+  let share = 0;
+  for (const { kind, slug, amount } of application.materials) {
+    const bag = kind === 'seed' ? shelfIn(context).seed(slug) : undefined;
+    if (!bag) continue;
+    const per1000 = (amount / application.areaFt2) * 1000;
+    lb += per1000;
+    share += per1000 / (bag.newLbPer1000 * (bag.own ? ROUNDING : seedRules.heavy));
+  }
+  if (share > 1) say('seed-heavy', 'caution', { lb, max: lb / share });
+}
 
-/** Judges seed beside what was sprayed before it, and beside the soil. */
+/** Judges seed by its amount, beside what was sprayed before it, and beside the soil. */
 export function checkSeed(
   application: Judged,
   context: CheckContext,
@@ -25,10 +39,15 @@ export function checkSeed(
         say('seed-too-soon', 'exceeds', { days, min }, product.slug);
       }
     }
+    checkHeavy(application, context, say);
     const { soilF } = context;
     for (const { slug, kind } of seeds) {
       const range = kind === 'seed' ? grass(slug as GrassSlug).seed?.soilF : undefined;
-      if (range && soilF !== undefined && (soilF < range.min - COLDER_F || soilF > range.max)) {
+      if (
+        range &&
+        soilF !== undefined &&
+        (soilF < range.min - seedRules.colderF || soilF > range.max)
+      ) {
         say('seed-soil', 'caution', { soilF, min: range.min, max: range.max }, slug);
       }
     }

@@ -1,5 +1,6 @@
 /** Edges of the judge's rules that mutation testing found untested: days, shares, kinds and what is told with a finding. */
 import { herbicide, treatment, type GrassSlug } from '../knowledge';
+import { shelfLabelSchema } from '../products';
 import { checkApplication } from './checkApplication';
 import type { CheckContext, Judged } from './checkContext';
 
@@ -165,4 +166,36 @@ it('takes the soil of seed to the degree', () => {
   const [max] = said(120);
   expect(said(max!)).toEqual([]);
   expect(said(max! + 0.1)).toEqual([max]);
+});
+
+describe('seed that is too thick', () => {
+  const sown = (lbPer1000: number, slug: GrassSlug = 'kentucky-bluegrass'): Line => ({
+    kind: 'seed',
+    slug,
+    amount: (lbPer1000 * ZONE_FT2) / 1000,
+    unit: 'lb',
+  });
+  const heavy = (lines: Line[], fields: Partial<CheckContext> = {}) =>
+    of('seed-heavy', work('2026-09-10', lines), on('kentucky-bluegrass', fields));
+  it('is what its bag has for bare ground, where the company has entered one', () => {
+    const labels = [
+      shelfLabelSchema.parse({
+        id: '0190a000-0000-7000-8000-0000000000c1',
+        base: { kind: 'seed', slug: 'kentucky-bluegrass' },
+        name: 'Meadow sack',
+        signalWord: 'none',
+        unit: 'lb',
+        highPerAcre: 2 * 43.56,
+        homeLawns: true,
+      }),
+    ];
+    expect(heavy([sown(2)], { labels })).toEqual([]);
+    expect(heavy([sown(2.02)], { labels })).toHaveLength(1);
+    expect(heavy([sown(2.02)])).toEqual([]);
+  });
+  it('is counted over the grasses that share the ground', () => {
+    const half = [sown(3), sown(7, 'perennial-ryegrass')];
+    expect(half.map((line) => heavy([line]).length)).toEqual([0, 0]);
+    expect(heavy(half)[0]?.inputs.lb).toBe(10);
+  });
 });

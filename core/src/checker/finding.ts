@@ -43,6 +43,7 @@ export const CHECK_RULES = {
   'nitrogen-dormant': ['exceeds', 'caution'],
   'nitrogen-late': ['exceeds'],
   'seed-soil': ['caution'],
+  'seed-heavy': ['caution'],
   'area-over-zone': ['caution'],
   'read-the-label': ['caution'],
   'amount-once': ['exceeds'],

@@ -489,6 +489,13 @@ const LIMITS: {
       [seed('tall-fescue', '2026-09-10'), { soilF: 45 }],
     ],
   },
+  // Perennial ryegrass on bare ground: 7 lb alive at 98 % purity and 85 % germination is 8.40 lb; half as much again.
+  'seed-heavy': {
+    caution: [
+      [put([{ ...seedOf('perennial-ryegrass'), amount: 12.7 * 5 }], '2026-09-10'), {}],
+      [put([{ ...seedOf('perennial-ryegrass'), amount: 12.5 * 5 }], '2026-09-10'), {}],
+    ],
+  },
   'area-over-zone': {
     caution: [
       [spray('threeway-amine', 32, '2026-05-04', 5260), {}],

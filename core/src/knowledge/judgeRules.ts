@@ -68,3 +68,12 @@ export const dayRules = {
   coolBelowF: 70,
   source: COMMON,
 } as const;
+
+/** Seed that is too much of a good thing. */
+export const seedRules = {
+  /** Times the rate for bare ground, where no label says what is the most: seedlings crowd each other out. */
+  heavy: 1.5,
+  /** Soil so far under a seed's range still lets it come up, late, °F. */
+  colderF: 5,
+  source: COMMON,
+} as const;
