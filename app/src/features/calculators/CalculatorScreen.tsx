@@ -170,9 +170,11 @@ function Input({
   const { t, i18n } = useTranslation();
   const label = t(`calcField.${field.slug}`);
   if (field.kind === 'choice') {
-    // Units name themselves.
-    const nameOf = (option: string) =>
-      i18n.exists(`calcOption.${option}`) ? t(`calcOption.${option}`) : option;
+    // A mix has its name on the shelf; units name themselves.
+    const nameOf = (option: string) => {
+      const key = [`calcOption.${option}`, `seedMix.${option}`].find((one) => i18n.exists(one));
+      return key ? t(key) : option;
+    };
     return field.options.length <= MOST_CHIPS ? (
       <Choices
         label={label}

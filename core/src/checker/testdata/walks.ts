@@ -1,13 +1,5 @@
-import {
-  amendmentProducts,
-  causes,
-  fertilizers,
-  grasses,
-  herbicides,
-  treatments,
-  weeds,
-  type GrassSlug,
-} from '../../knowledge';
+import * as library from '../../knowledge';
+import type { GrassSlug } from '../../knowledge';
 import { shelfLabelSchema } from '../../products';
 import type { Material } from '../../rates';
 import { addDays, localDate } from '../../units';
@@ -15,6 +7,22 @@ import { seededRandom } from '../../weather';
 import { atKerb, type KerbReason } from '../atKerb';
 import { checkApplication } from '../checkApplication';
 import type { CheckContext, Judged } from '../checkContext';
+import roster from './roster.json';
+
+/** What is drawn from: by name, so that a new entry of the library draws no other walks. */
+const named = <Table extends keyof typeof roster>(table: Table) =>
+  roster[table].map((slug) => {
+    const entry = (library[table] as readonly { slug: string }[]).find((one) => one.slug === slug);
+    if (!entry) throw new Error(`${table} has no ${slug}: take it out of the roster, too`);
+    return entry as (typeof library)[Table][number];
+  });
+const amendmentProducts = named('amendmentProducts');
+const causes = named('causes');
+const fertilizers = named('fertilizers');
+const grasses = named('grasses');
+const herbicides = named('herbicides');
+const treatments = named('treatments');
+const weeds = named('weeds');
 
 const WALKS = 700;
 const CURBS = 60;
@@ -109,7 +117,7 @@ let next = 0;
 function walk(date: string, like?: Judged): Judged {
   const areaFt2 = oneOf(AREAS);
   const targets = maybe(0.6, () => [
-    oneOf([...weeds.slice(0, 25), ...causes.slice(0, 40)]).slug,
+    oneOf([...weeds, ...causes]).slug,
     ...(maybe(0.3, () => ['bermuda-encroaching']) ?? []),
   ]);
   const materials = [material(areaFt2)];
