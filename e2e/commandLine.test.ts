@@ -132,6 +132,9 @@ void describe('the command line', () => {
         needIds: string[];
         by: string;
         offer?: boolean;
+        pinned?: boolean;
+        findings?: { rule: string; severity: string }[];
+        serves: string[];
         kind: string;
         date: string;
         state: string;
@@ -213,6 +216,64 @@ void describe('the command line', () => {
       decisions: [{ kind: 'not-here', needId: left }],
     }) as unknown as Plan;
     assert.equal(decided.needs.find(({ id }) => id === left)!.state, 'givenUp');
+    // A day that somebody set: kept, and judged; a way that somebody chose, done by a record without materials.
+    const day = new Date(Date.parse(spray.date) + 9 * 86_400_000).toISOString().slice(0, 10);
+    const set = answer(['season'], {
+      ...first,
+      decisions: spray.serves.map((work) => ({ kind: 'pin', work, date: day })),
+      previous: first,
+    }) as unknown as Plan;
+    const moved = set.jobs.find(({ id }) => id === spray.id)!;
+    assert.deepEqual([moved.date, moved.pinned, moved.zones.length], [day, true, 2]);
+    assert.ok(Array.isArray(moved.findings));
+    assert.deepEqual(
+      set.moves.filter(({ jobId }) => jobId === spray.id).map(({ to, cause }) => [to, cause]),
+      [[day, 'decisions']],
+    );
+    const tooHigh = answer(['season'], {
+      ...first,
+      decisions: [
+        {
+          kind: 'pin',
+          work: spray.id,
+          materials: [{ kind: 'herbicide', slug: 'threeway-amine', ratePerAcre: 900 }],
+        },
+      ],
+    }) as unknown as Plan;
+    assert.ok(
+      tooHigh.jobs
+        .find(({ id }) => id === spray.id)!
+        .findings!.some(
+          ({ rule, severity }) => rule === 'rate-over-label' && severity === 'exceeds',
+        ),
+    );
+    const byHand = {
+      findings: [
+        { zoneId: zones[0]!.id, weeds: [{ weed: 'dandelion', cover: 0.02, since: '2026-04-01' }] },
+      ],
+      decisions: [{ kind: 'course', needId: left, course: 'hand-removal', on: '2026-04-10' }],
+    };
+    const pull = (answer(['season'], on('2026-04-10', byHand)) as unknown as Plan).jobs.find(
+      ({ kind }) => kind === 'pull',
+    )!;
+    const pulled = {
+      id: 'r2',
+      jobId: pull.id,
+      date: '2026-04-11',
+      zones: pull.zones,
+      materials: [],
+    };
+    const done = answer(
+      ['season'],
+      on('2026-04-12', { ...byHand, records: [pulled] }),
+    ) as unknown as Plan;
+    assert.equal(done.jobs.find(({ id }) => id === pull.id)!.state, 'done');
+    assert.ok(done.looks.some(({ needId }) => needId === left));
+    const nothing = alfombra(
+      ['season'],
+      on('2026-04-12', { records: [{ ...pulled, jobId: undefined }] }),
+    );
+    assert.match(nothing.stderr, /^records\.0\.materials: name what was put down/m);
     const until = plan.jobs[1]!.date;
     const short = answer(['season'], { ...first, until }) as unknown as Plan;
     assert.deepEqual(

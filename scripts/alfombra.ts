@@ -24,6 +24,7 @@ import {
 import { diagnose } from '@alfombra/core/walking';
 import { checkApplication, type CheckContext } from '@alfombra/core/judging';
 import {
+  judgePins,
   lawnSeasonInput,
   movesBetween,
   planOf,
@@ -69,9 +70,20 @@ function inputOf({ weather, readings, records, history, ...request }: LawnQuesti
   );
 }
 
+/** The plan of a question; a job that somebody set comes with what the judge says of it. */
 const planFor = (question: LawnQuestion): Plan => {
   const input = inputOf(question);
-  return planOf(planSeason(input), input, shelfOf(question.policy.labels));
+  const season = planSeason(input);
+  const plan = planOf(season, input, shelfOf(question.policy.labels));
+  const judged = judgePins(input, season);
+  return {
+    ...plan,
+    jobs: plan.jobs.map((job) =>
+      job.pinned
+        ? { ...job, findings: job.serves.flatMap((work) => judged.get(work) ?? []) }
+        : job,
+    ),
+  };
 };
 
 const run: Record<CommandName, (input: unknown) => unknown> = {

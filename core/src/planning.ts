@@ -12,4 +12,5 @@ export { zoneCaseOf } from './choice/zoneCase';
 export * from './weather/lawnRisk';
 export * from './program/scouting';
 export * from './program/stepChoices';
+export * from './case/judgePins';
 export * from './case/protection';

@@ -1,5 +1,5 @@
 import { growthPotential, nitrogenLimits } from '../fertility';
-import { countingRules, dayRules, feedingRules, grass } from '../knowledge';
+import { countingRules, dayRules, feedingRules, grass, type GrassSlug } from '../knowledge';
 import type { ShelfFertilizer } from '../products';
 import { daysBetween, monthOf, yearOf, type LocalDate } from '../units';
 import { fedWithinGap, nitrogenInYear, type NitrogenRoom } from './fed';
@@ -37,9 +37,17 @@ export function growthAt({ season, main }: ZoneCase, day: number): number {
   return growthPotential(sum / (last - from + 1), grass(main).season);
 }
 
-/** Whether turf makes nothing of nitrogen on a day: it does not grow, and its roots are cold. */
+/** Whether warm-season turf alone lies over soil in which it has not woken. */
+const isDormant = (grasses: readonly GrassSlug[], soilF: number | null): boolean =>
+  grasses.length > 0 &&
+  grasses.every((slug) => grass(slug).season === 'warm') &&
+  soilF !== null &&
+  soilF < feedingRules.dormantF;
+
+/** Whether turf makes nothing of nitrogen on a day: it does not grow and its roots are cold, or it has not woken. */
 export function isAsleep(zoneCase: ZoneCase, date: LocalDate): boolean {
   const { soilF } = expectedDay(zoneCase.season, date);
+  if (isDormant(zoneCase.grasses, soilF)) return true;
   return (
     growthAt(zoneCase, seasonDay(zoneCase.season, date)) < feedingRules.growing &&
     (soilF === null || soilF < feedingRules.rootsF)
@@ -56,10 +64,7 @@ export function nitrogenRoom(zoneCase: ZoneCase, date: LocalDate, airHighF: numb
   const warm = grasses.length > 0 && grasses.every((slug) => grass(slug).season === 'warm');
   const frozen = soilF !== null && soilF <= dayRules.frozenF;
   const toFrost = daysBetween(date, firstFrost(input.region, yearOf(date)));
-  const asleep =
-    warm &&
-    ((soilF !== null && soilF < feedingRules.dormantF) ||
-      toFrost < feedingRules.warmDaysBeforeFrost);
+  const asleep = isDormant(grasses, soilF) || (warm && toFrost < feedingRules.warmDaysBeforeFrost);
   if (frozen || asleep || fedWithinGap(fed, date)) return { quick: 0, slow: 0 };
   const most = (slowShare: number) =>
     Math.max(

@@ -31,6 +31,10 @@ export interface ZoneCase {
   givenUp: { from: LocalDate; to: LocalDate } | null;
   /** Nitrogen on record, and what planned work for another purpose brings. */
   fed: Fed[];
+  /** Day that somebody set for the seed; `null`: its own best one. */
+  sowOn: LocalDate | null;
+  /** Somebody chose to kill the stand and sow it anew. */
+  startOver: boolean;
 }
 
 /** Mean first hard frost in a year: the station's own, or the region's. */
@@ -69,17 +73,32 @@ export function nextWindow(
   return null;
 }
 
+/** What somebody has set and the rest of the plan keeps clear of. */
+export interface Held {
+  /** Work on its set day; it counts as if it were done. */
+  work: readonly Application[];
+  /** Days set for seed, by zone. */
+  sowOn: ReadonlyMap<string, LocalDate>;
+}
+export const NOTHING_HELD: Held = { work: [], sowOn: new Map() };
+
 /**
  * Everything about one zone that its steps are worked out from.
  * @throws RangeError when the zone has no soil season, or nobody has named the grass that is wanted there
  */
-export function zoneCaseOf(input: SeasonInput, zone: Zone): ZoneCase {
+export function zoneCaseOf(
+  input: SeasonInput,
+  zone: Zone,
+  { work, sowOn }: Held = NOTHING_HELD,
+): ZoneCase {
   const season = input.soil.get(zone.id);
   if (!season) throw new RangeError(`no soil season for zone ${zone.id}`);
   const main = mainGrass(zone);
   if (!main) throw new RangeError(`no grass is named in zone ${zone.id}`);
   const shelf = shelfOf(input.policy.labels);
-  const records = input.records.filter(({ zoneId }) => zoneId === zone.id);
+  const done = input.records.filter(({ zoneId }) => zoneId === zone.id);
+  const held = work.filter(({ zoneId }) => zoneId === zone.id);
+  const records = [...done, ...held];
   return {
     input,
     shelf,
@@ -94,6 +113,11 @@ export function zoneCaseOf(input: SeasonInput, zone: Zone): ZoneCase {
     near: input.property.find(({ zoneId }) => zoneId === zone.id) ?? {},
     planned: [],
     givenUp: null,
-    fed: records.map((record) => fedBy(record, shelf)),
+    fed: [
+      ...done.map((record) => fedBy(record, shelf)),
+      ...held.map((one) => ({ ...fedBy(one, shelf), planned: true })),
+    ],
+    sowOn: sowOn.get(zone.id) ?? null,
+    startOver: false,
   };
 }

@@ -6,9 +6,11 @@ import { standSchema } from '../lawn';
 import type { CheckContext } from '../checker';
 import {
   agreementSchema,
+  courseChoiceSchema,
   nearSchema,
   notHereSchema,
   ordinanceSchema,
+  workPinSchema,
   seasonRequestSchema,
 } from '../needs';
 import { materialSchema } from '../rates';
@@ -37,32 +39,49 @@ const applicationSchema = z.object({
   materials: z.array(materialSchema).min(1),
 });
 
-/** What was done on a day, over one or more zones; amounts are those of all of them together. */
-export const workRecordSchema = z.strictObject({
-  id: z.string().max(200),
-  /** The job that it did. */
-  jobId: z.string().max(200).optional(),
-  date: localDateSchema,
-  zones: z
-    .array(
-      z.strictObject({
-        zoneId: z.uuid(),
-        areaFt2: z.number().positive('the treated area is above 0'),
-      }),
-    )
-    .min(1, 'say where it was done'),
-  materials: z.array(materialSchema).min(1, 'name what was put down'),
-  /** Share of its work that it did, 0-1. */
-  effect: z.number().min(0).max(1, 'an effect is a share, 0 to 1').optional(),
-  /** Weeds and causes that it was meant for. */
-  targets: z.array(slugSchema).max(100).optional(),
-});
+/**
+ * What was done on a day, over one or more zones; amounts are those of all of them together. Work by hand puts nothing
+ * down and names its job.
+ */
+export const workRecordSchema = z
+  .strictObject({
+    id: z.string().max(200),
+    /** The job that it did. */
+    jobId: z.string().max(200).optional(),
+    date: localDateSchema,
+    zones: z
+      .array(
+        z.strictObject({
+          zoneId: z.uuid(),
+          areaFt2: z.number().positive('the treated area is above 0'),
+        }),
+      )
+      .min(1, 'say where it was done'),
+    materials: z.array(materialSchema),
+    /** Share of its work that it did, 0-1. */
+    effect: z.number().min(0).max(1, 'an effect is a share, 0 to 1').optional(),
+    /** Weeds and causes that it was meant for. */
+    targets: z.array(slugSchema).max(100).optional(),
+  })
+  .refine(({ materials, jobId }) => materials.length > 0 || jobId !== undefined, {
+    path: ['materials'],
+    message: 'name what was put down, or the job that was done by hand',
+  });
 
 /** A lawn's question: what it is, what was found, its weather and its records. */
 const lawnQuestionSchema = z.strictObject({
   ...seasonRequestSchema.shape,
   agreement: agreementSchema.strict().nullable().default(null),
-  decisions: z.array(notHereSchema.strict()).max(2000).default([]),
+  decisions: z
+    .array(
+      z.discriminatedUnion('kind', [
+        notHereSchema.strict(),
+        workPinSchema.strict(),
+        courseChoiceSchema.strict(),
+      ]),
+    )
+    .max(2000)
+    .default([]),
   property: z
     .array(nearSchema.extend({ zoneId: z.uuid() }).strict())
     .max(1000)

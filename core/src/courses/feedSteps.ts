@@ -77,6 +77,10 @@ const fills = ({ planned, asFertilizer, work, date }: Fed, need: string, window:
     ? work.startsWith(`${need}/`)
     : date >= addDays(window.opens, -FEED_DAYS) && date <= window.closes);
 
+/** Whether what is planned brings a feeding: the one that it was set for, else the next one of its year. */
+const comes = ({ work, date }: Fed, need: string, year: number, { closes }: StepWindow) =>
+  work?.startsWith('feed:') ? work.startsWith(`${need}/`) : yearOf(date) === year && date <= closes;
+
 type Tried = { date: LocalDate; feeding: Feeding } | { rule: string };
 
 /** What a zone may be given on a day towards what is wanted, or the rule that says nothing. */
@@ -260,8 +264,7 @@ export function feedSteps(zoneCase: ZoneCase, seed: SeedStep | null): Feedings {
       const share = yearly * slot.share;
       const own = fed.filter((entry) => !counted.has(entry) && fills(entry, id, window));
       const coming = brought.filter(
-        (entry) =>
-          !counted.has(entry) && yearOf(entry.date) === year && entry.date <= window.closes,
+        (entry) => !counted.has(entry) && comes(entry, id, year, window),
       );
       [...own, ...coming].forEach((entry) => counted.add(entry));
       const given = [...own, ...coming].reduce((sum, { nLbPer1000 }) => sum + nLbPer1000, 0);

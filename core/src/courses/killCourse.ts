@@ -50,7 +50,8 @@ const ofSeeding = (zoneCase: ZoneCase): LocalDate[] =>
   );
 
 /** Whether there is something in a zone that has to die before it is sown anew. */
-export function wantsKill({ zone, weeds }: ZoneCase): boolean {
+export function wantsKill({ zone, weeds, startOver }: ZoneCase): boolean {
+  if (startOver) return true;
   const unwanted = zone.stand.reduce((sum, { cover }) => sum + cover, 0) - desiredCover(zone);
   const growing = weeds.filter((finding) => finding.growing);
   const cover = Math.max(
@@ -184,6 +185,9 @@ export function killCourse(
     .sort((a, b) => (a.date < b.date ? -1 : 1))
     .pop()?.seen;
   const wait = daysToSeed(zoneCase);
+  const set = zoneCase.sowOn;
+  // Seed on a day that somebody set waits for no kill that comes too late for it.
+  if (set && !last && addDays(today, wait) > set) return null;
   const usage = zoneCase.usage.copy();
   const steps: ControlStep[] = [];
   let from = killed[0] ?? null;
@@ -219,7 +223,7 @@ export function killCourse(
     const opens = later(today, addDays(previous!, interval));
     const best = later(opens, addDays(sown, -wait));
     const closes = earlier(
-      addDays(seed.window.closes, -wait),
+      addDays(set ?? seed.window.closes, -wait),
       addDays(best, killRules.againOpenDays),
     );
     const again =
@@ -245,6 +249,7 @@ export function killCourse(
       sown = later(sown, addDays(previous, wait));
     }
   }
+  if (set) sown = set;
   const looks =
     last !== undefined &&
     !settled &&

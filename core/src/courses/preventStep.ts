@@ -191,15 +191,19 @@ export function preventStep(
       cycle: String(year),
     });
   const thisYear = yearOf(input.today);
-  const running = [thisYear - 1, thisYear]
+  const laidFor = (year: number, window: StepWindow) => laidIn(zoneCase, group, window, idOf(year));
+  // Next year's only where somebody has set it already.
+  const running = [thisYear - 1, thisYear, thisYear + 1]
     .flatMap((year) => {
       const window = soilWindow(season, group, year);
-      return window && input.today <= addDays(window.best, group.coverWeeks * 7)
+      return window &&
+        input.today <= addDays(window.best, group.coverWeeks * 7) &&
+        (year <= thisYear || laidFor(year, window).length > 0)
         ? [{ year, window }]
         : [];
     })
     .pop();
-  const laid = running ? laidIn(zoneCase, group, running.window, idOf(running.year)) : [];
+  const laid = running ? laidFor(running.year, running.window) : [];
   const window = laid.length > 0 ? running!.window : nextWindow(season, group, input.today);
   if (!window) return null;
   const cycle = String(laid.length > 0 ? running!.year : yearOf(window.best));

@@ -5,6 +5,7 @@ import { nextWindow, type ZoneCase } from '../choice/zoneCase';
 import { cause as causeOf, dayRules, type Treatment } from '../knowledge';
 import { preventionWindows, type PreventionWindow } from '../knowledge/preventionWindows';
 import { cureRules, protectionRounds, walkRules } from '../knowledge/programmes';
+import { chosenCourse } from '../needs/chosenCourse';
 import { needId, workId, type Need } from '../needs/need';
 import type { DamageFinding } from '../needs/seasonInput';
 import {
@@ -17,6 +18,7 @@ import {
   yearOf,
   type LocalDate,
 } from '../units';
+import { leftAlone } from './leftAlone';
 import { stateOf, type ProtectStep, type Unmet } from './step';
 
 /** Carrier on leaves and for what must reach the soil, gal per 1000 ft². */
@@ -29,6 +31,7 @@ const SEASON_AHEAD_DAYS = 45;
 const SHARE_DAYS = 14;
 /** A record this many days before its window opens, or after it closes, belongs to it. */
 const SLACK_DAYS = 30;
+const YEAR_DAYS = 366;
 
 /** What is done against a cause in a zone, and how far it has come. */
 export interface Protected {
@@ -185,7 +188,14 @@ export function cureCourse(zoneCase: ZoneCase, cause: string, damage: DamageFind
   const identity = { id, kind: 'cure' as const, subject: cause, place, cycle };
   const target: CauseTarget = { cause, mode: 'curative' };
   const group = causeOf(cause)?.group === 'insect' ? 'insect' : 'disease';
-  const treated = treatedOn(zoneCase, target, id, addDays(since, -SLACK_DAYS), today);
+  // What somebody has set for a day to come counts, too.
+  const treated = treatedOn(
+    zoneCase,
+    target,
+    id,
+    addDays(since, -SLACK_DAYS),
+    addDays(today, YEAR_DAYS),
+  );
   const last = treated.at(-1);
   const resultOn = last ? addDays(last, cureRules.resultDays[group]) : null;
   const answer = input.looks
@@ -215,6 +225,12 @@ export function cureCourse(zoneCase: ZoneCase, cause: string, damage: DamageFind
       unmet: [],
       lookOn: waits ? resultOn : null,
     };
+  }
+  const choice = chosenCourse(input, id);
+  const left = choice?.course === 'look-again' ? leftAlone(input, choice, cause) : null;
+  if (left) {
+    const { state, reason, lookOn } = left;
+    return { need: { ...need(state, reason), course: 'look-again' }, steps: [], unmet: [], lookOn };
   }
   const giveUp = (rule: string): Protected => {
     const reason = { rule, inputs: { cause } };

@@ -1,6 +1,7 @@
 import { coverDecision } from '../establish';
 import { grass, prodiamineSteps, seedingWindows, springSeeding } from '../knowledge';
 import { walkRules } from '../knowledge/programmes';
+import { chosenCourse } from '../needs/chosenCourse';
 import { needId, workId, type Need } from '../needs/need';
 import { desiredCover } from '../lawn';
 import { materialRatePerAcre } from '../rates';
@@ -36,6 +37,16 @@ function holdOf(zoneCase: ZoneCase, use: SeedStep['use']): LocalDate | null {
   );
 }
 
+/** The days of a seeding whose own day somebody has set. */
+const onSetDay = (window: StepWindow | null, date: LocalDate): StepWindow => ({
+  opens: window ? earlier(window.opens, date) : date,
+  best: date,
+  closes: window ? later(window.closes, date) : date,
+  basis: window?.basis ?? { kind: 'calendar' },
+});
+const setFor = ({ sowOn }: ZoneCase): Pick<SeedStep, 'pinned' | 'span'> =>
+  sowOn ? { pinned: true, span: { from: sowOn, to: sowOn } } : {};
+
 /** Plugs of a grass whose seed nobody sells, into the bare part of the zone. */
 function plugStep(
   zoneCase: ZoneCase,
@@ -48,8 +59,10 @@ function plugStep(
     { direction: 'rising', opensF: 65, bestF: 70, closesF: 80 },
     input.today,
   );
-  if (!soil || (notBefore && notBefore > soil.closes)) return null;
-  const window = notBefore ? after(soil, notBefore) : soil;
+  const best = !soil || (notBefore && notBefore > soil.closes) ? null : soil;
+  const free = best && notBefore ? after(best, notBefore) : best;
+  const window = zoneCase.sowOn ? onSetDay(free, zoneCase.sowOn) : free;
+  if (!window) return null;
   const ratePer1000 = Math.round((1000 * 144) / spacingIn ** 2);
   // What other grass stands on is not bare.
   const standing = zone.stand.reduce((sum, share) => sum + share.cover, 0);
@@ -63,6 +76,7 @@ function plugStep(
     zoneId: zone.id,
     window,
     state: stateOf(window, input.today),
+    ...setFor(zoneCase),
     areaFt2: bareFt2,
     gates: [{ kind: 'moist-soil' }],
     because: [
@@ -96,7 +110,8 @@ function sowStep(
       ? nextWindow(season, springSeeding, input.today)
       : null;
   const second = spring && (!hold || hold <= spring.closes) ? spring : null;
-  const window = own ?? (second && hold ? after(second, hold) : second);
+  const best = own ?? (second && hold ? after(second, hold) : second);
+  const window = zoneCase.sowOn ? onSetDay(best, zoneCase.sowOn) : best;
   if (!window) {
     return held && held > input.today
       ? { rule: 'seed-herbicide-hold', inputs: { until: held } }
@@ -109,6 +124,7 @@ function sowStep(
     zoneId: zone.id,
     window,
     state: stateOf(window, input.today),
+    ...setFor(zoneCase),
     areaFt2,
     gates: [
       {
@@ -129,7 +145,10 @@ function sowStep(
         inputs: { coverPct },
       },
       { rule: 'seed-window', inputs: { opensF, closesF, direction } },
-      ...(own ? [] : [{ rule: 'seed-second-best', inputs: {} }]),
+      ...(own || zoneCase.sowOn ? [] : [{ rule: 'seed-second-best', inputs: {} }]),
+      ...(zoneCase.sowOn
+        ? [{ rule: 'pinned', inputs: { on: zoneCase.sowOn, from: best?.best ?? null } }]
+        : []),
       ...(held && held > input.today
         ? [{ rule: 'seed-herbicide-hold', inputs: { until: held } }]
         : []),
@@ -161,10 +180,13 @@ export function seedStep(zoneCase: ZoneCase): Seeding {
   const count = input.findings.find(({ zoneId }) => zoneId === zone.id)?.pointCount;
   const found = coverDecision(cover, main, count);
   // Where a stand is to be established, whatever is not enough yet is started over.
-  const decision = zone.project === 'build' && found !== 'enough' ? 'renovate' : found;
+  const decision =
+    zoneCase.startOver || (zone.project === 'build' && found !== 'enough') ? 'renovate' : found;
   const coverPct = Math.round(cover * 100);
   if (decision === 'enough') return { need: null, step: null, reason: null };
   const place = { zoneId: zone.id };
+  const plugs = grass(main).plugs;
+  const sold = zoneCase.shelf.seed(main) !== undefined;
   const needOf = (
     kind: Need['kind'],
     subject: string,
@@ -178,7 +200,10 @@ export function seedStep(zoneCase: ZoneCase): Seeding {
       id: needId(identity),
       state,
       course: state === 'givenUp' ? null : kind === 'find' ? 'count' : 'seed',
-      ways: kind === 'find' ? ['count'] : ['seed', 'sod', 'plug'],
+      ways:
+        kind === 'find'
+          ? ['count']
+          : [...(sold ? ['seed'] : []), 'sod', ...(plugs ? ['plug'] : [])],
       ...(reason ? { reason } : {}),
     };
   };
@@ -199,19 +224,24 @@ export function seedStep(zoneCase: ZoneCase): Seeding {
     };
   }
   const use = decision === 'renovate' ? 'new' : 'overseed';
-  const plugs = grass(main).plugs;
-  const sold = zoneCase.shelf.seed(main) !== undefined;
-  const step =
-    !sold && plugs
-      ? (plugStep(zoneCase, { use, cover, spacingIn: plugs.spacingIn[1] }) ?? {
-          rule: 'seed-no-window',
-          inputs: { species: main },
-        })
-      : sowStep(zoneCase, use, coverPct);
+  const plugged = () =>
+    (plugs && plugStep(zoneCase, { use, cover, spacingIn: plugs.spacingIn[1] })) ?? {
+      rule: 'seed-no-window',
+      inputs: { species: main },
+    };
+  const best = !sold && plugs ? plugged() : sowStep(zoneCase, use, coverPct);
+  const of = (step: typeof best) =>
+    needOf(kind, main, 'rule' in step ? year : yearOf(step.window.best), 'planned');
+  const chosen = chosenCourse(input, of(best).id)?.course;
+  if (chosen === 'sod') {
+    const reason = { rule: 'course-outside', inputs: { course: chosen } };
+    return { need: { ...of(best), state: 'waiting', course: chosen, reason }, step: null, reason };
+  }
+  const step = chosen === 'plug' && plugs ? plugged() : best;
   if ('rule' in step) {
     return { need: needOf(kind, main, year, 'givenUp', step), step: null, reason: step };
   }
-  const need = needOf(kind, main, yearOf(step.window.best), 'planned');
+  const need = { ...of(step), course: step.material === 'plugs' ? 'plug' : 'seed' };
   const id = workId(need.id, 'sow', 1);
   return { need, step: { ...step, id, serves: [id] }, reason: null };
 }

@@ -47,8 +47,7 @@ export function starterStep(
         wantedLbPer1000: Math.min(wanted, left),
         airHighF: highestAir(season, date, addDays(date, STARTER_DAYS)),
         month: monthOf(date),
-        // It is kept moist like its seed.
-        irrigated: true,
+        irrigated: zone.site.irrigated === true,
         slowShare: product.slowShare,
         givenLbPer1000: nitrogenInYear(fed, date),
         placeLbPer1000,

@@ -38,6 +38,8 @@ interface StepBase {
   because: Reason[];
   /** What has to be seen, or to have come, before it is done, and when that is expected. */
   waitsFor?: { condition: 'look'; expected: LocalDate };
+  /** Somebody has set its day or its mix: it stays so, and is judged. */
+  pinned?: true;
 }
 
 interface SprayBase extends StepBase {
@@ -161,6 +163,17 @@ export interface NitrogenYear {
   reason?: Reason;
 }
 
+/** Work that puts nothing down: a weed that is lifted out, a plant that is named, a stand that is counted. */
+export interface HandWork {
+  id: string;
+  need: string;
+  kind: 'pull' | 'name' | 'count';
+  zoneId: string;
+  areaFt2: number;
+  /** First day on which it may be done. */
+  opens: LocalDate;
+}
+
 export interface Season {
   /** What every zone needs, how far each has come, and why where it stands still. */
   needs: Need[];
@@ -170,4 +183,7 @@ export interface Season {
   leftOut: { zoneId: string; reason: Reason }[];
   unmet: Unmet[];
   nitrogen: NitrogenYear[];
+  byHand: HandWork[];
+  /** What somebody set or chose and the plan cannot hold, and why. */
+  unheld: { needId: string; reason: Reason }[];
 }

@@ -1,5 +1,5 @@
-import { doseEffect } from '../choice/chooseMix';
 import { killedOn } from './killCourse';
+import { surviving } from './surviving';
 import type { ZoneCase } from '../choice/zoneCase';
 import { applicationRules } from '../knowledge';
 import { efficacy, stageFactor } from '../knowledge/efficacy';
@@ -44,24 +44,19 @@ function walkedBy(
   const { shelf } = zoneCase;
   const sprays = record.materials.flatMap((material) => {
     const product = material.kind === 'herbicide' ? shelf.herbicide(material.slug) : undefined;
-    return product ? [{ product, ratePerAcre: materialRatePerAcre(material, record.areaFt2) }] : [];
-  });
-  const hits = sprays.map(
-    ({ product }) =>
+    if (!product) return [];
+    const efficacyPct =
       efficacy('post', finding.weed, product.slug) *
-      (finding.stage ? stageFactor(finding.weed, finding.stage, product.slug) : 1),
-  );
+      (finding.stage ? stageFactor(finding.weed, finding.stage, product.slug) : 1);
+    return [{ product, ratePerAcre: materialRatePerAcre(material, record.areaFt2), efficacyPct }];
+  });
   const named = record.stepId?.startsWith(work) ?? false;
-  if (!named && Math.max(0, ...hits) < applicationRules.usefulEfficacy) return null;
+  const best = Math.max(0, ...sprays.map(({ efficacyPct }) => efficacyPct));
+  if (!named && best < applicationRules.usefulEfficacy) return null;
   // Half the ground is half the work.
   const share =
     (record.effect ?? 1) * Math.min(1, record.areaFt2 / (groundOf(zoneCase, finding) * 0.999));
-  const survive = sprays.reduce(
-    (left, { product, ratePerAcre }, index) =>
-      left *
-      (1 - Math.min(1, ((hits[index] as number) / 100) * doseEffect(product, ratePerAcre) * share)),
-    1,
-  );
+  const survive = surviving(sprays, share);
   const days = Math.max(
     walkRules.leastResultDays,
     ...(sprays.length > 0

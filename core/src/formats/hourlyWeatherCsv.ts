@@ -1,3 +1,4 @@
+import { summerHigh } from './summerHigh';
 import { csvNumber } from './csvNumber';
 import { dailyWeatherSchema, type DailyWeather } from '../weather';
 import { csvRows } from './csvRows';
@@ -101,7 +102,9 @@ export function parseHourlyWeather(text: string): WeatherImport {
       ...(humid.length > 0 ? { rhPct: mean(humid) } : {}),
       ...(windy.length > 0 ? { windMph: mean(windy) } : {}),
     });
-    if (parsed.success) days.push(parsed.data);
+    const doubt = parsed.success ? summerHigh(parsed.data) : null;
+    if (doubt) found.push({ row: 1, column: 'tmaxF', message: `${date}: ${doubt}` });
+    else if (parsed.success) days.push(parsed.data);
     else {
       parsed.error.issues.forEach((issue) =>
         found.push({ row: 1, column: String(issue.path[0]), message: `${date}: ${issue.message}` }),

@@ -32,6 +32,20 @@ it('converts °C, mm and m/s by the heading', () => {
   expect(days[0]?.windMph).toBeCloseTo(4.47, 2);
 });
 
+it('refuses highs of a summer day that only degrees Celsius make sense of', () => {
+  const read = (date: string, high: number) =>
+    parse('date,tmax_f,tmin_f,rain_in', `${date},${high},18,0`);
+  expect(read('2026-07-01', 31)).toMatchObject({
+    days: [],
+    errors: [
+      { row: 2, column: 'tmax', message: '31 °F is no high of a summer day: is the column in °C?' },
+    ],
+  });
+  expect(['2026-06-01', '2026-08-31'].map((day) => read(day, 39.9).errors.length)).toEqual([1, 1]);
+  expect(['2026-05-31', '2026-09-01'].map((day) => read(day, 31).errors)).toEqual([[], []]);
+  expect(read('2026-07-01', 40).errors).toEqual([]);
+});
+
 describe('faults are named at their row', () => {
   it.each([
     ['a missing column', ['date,tmax_f,rain_in', '2026-04-01,50,0'], 1, 'tmin', 'missing'],

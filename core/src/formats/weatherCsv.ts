@@ -5,6 +5,7 @@ import { dailyWeatherSchema, type DailyWeather } from '../weather';
 import type { RowError } from './rowError';
 import type { WeatherImport } from './weatherImport';
 import { isGhcnDaily, parseGhcnDaily } from './ghcnDaily';
+import { summerHigh } from './summerHigh';
 import { isHourly, parseHourlyWeather } from './hourlyWeatherCsv';
 
 type Field = 'date' | 'tmax' | 'tmin' | 'rain' | 'rh' | 'wind';
@@ -123,6 +124,11 @@ export function parseWeatherCsv(text: string): WeatherImport {
         column: 'date',
         message: `${parsed.data.date} is already in row ${earlier}`,
       });
+      return;
+    }
+    const doubt = summerHigh(parsed.data);
+    if (doubt) {
+      errors.push({ row, column: 'tmax', message: doubt });
       return;
     }
     seen.set(parsed.data.date, row);

@@ -15,6 +15,10 @@ export const walkRules = {
   seenEarlyDays: 7,
   /** Days in which the return waits for an answer; then the expected effect stands. */
   lookOpenDays: 14,
+  /** Days until what was left to itself is looked at. */
+  leftDays: 28,
+  /** Days that work by hand waits for a trip that is made anyway. */
+  handDays: 14,
   /** Walks beyond the weed's own number, before another way has to be taken. */
   extraWalks: 1,
   /** Warm-season weeds have no leaf left to take anything up from so many days before the mean first frost. */

@@ -1,4 +1,6 @@
+export * from './chosenCourse';
 export * from './need';
 export * from './notHere';
+export * from './pins';
 export * from './reason';
 export * from './seasonInput';

@@ -1,23 +1,25 @@
 import type { LocalDate } from '../units';
 import type { Reason } from './reason';
-import type { NotHere } from './seasonInput';
+import type { Decided, NotHere } from './seasonInput';
 
 /** Kind, subject and place of a need: the same in every cycle. */
-const purposeOf = (needId: string): string => needId.split(':').slice(0, 3).join(':');
+export const purposeOf = (needId: string): string => needId.split(':').slice(0, 3).join(':');
 
 /**
  * Why a need is not met here, because somebody said so; `null` where nobody did, or the day has come. Said for good it
- * holds for every cycle, with a day for the one that it names.
+ * holds for every cycle and outranks a day; with a day it holds for the one that it names, and the latest day counts.
  */
 export function notHere(
-  { decisions, today }: { decisions: readonly NotHere[]; today: LocalDate },
+  { decisions, today }: { decisions: readonly Decided[]; today: LocalDate },
   needId: string,
 ): Reason | null {
-  const said = decisions.find(({ needId: id, until }) =>
-    until === undefined ? purposeOf(id) === purposeOf(needId) : id === needId && today <= until,
-  );
-  if (!said) return null;
-  return said.until === undefined
-    ? { rule: 'not-here', inputs: {} }
-    : { rule: 'not-here-until', inputs: { until: said.until } };
+  const said = decisions.filter((one): one is NotHere => one.kind === 'not-here');
+  if (said.some((one) => !one.until && purposeOf(one.needId) === purposeOf(needId))) {
+    return { rule: 'not-here', inputs: {} };
+  }
+  const until = said
+    .flatMap((one) => (one.needId === needId && one.until ? [one.until] : []))
+    .sort()
+    .pop();
+  return until && today <= until ? { rule: 'not-here-until', inputs: { until } } : null;
 }

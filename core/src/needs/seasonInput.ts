@@ -144,6 +144,46 @@ export const notHereSchema = z.object({
 });
 export type NotHere = z.infer<typeof notHereSchema>;
 
+/**
+ * A job that stands on a day that somebody set, or with a mix that somebody chose, by the address of the work that it
+ * does. Once its day is over it binds no more.
+ */
+export const workPinSchema = z.object({
+  kind: z.literal('pin'),
+  work: z.string().max(200),
+  date: localDateSchema.optional(),
+  /** In place of what the plan would put down. */
+  materials: z
+    .array(
+      z.object({
+        kind: z.enum(['herbicide', 'treatment', 'fertilizer', 'seed']),
+        slug: slugSchema,
+        ratePerAcre: z.number().positive('a rate is above 0').max(1_000_000),
+      }),
+    )
+    .min(1, 'name what is put down')
+    .max(4)
+    .optional(),
+  /** Day on which it was set: of two for one work the later holds. */
+  on: localDateSchema.optional(),
+});
+export type WorkPin = z.infer<typeof workPinSchema>;
+
+/** The way to meet a need that somebody chose, of those that are open to it. */
+export const courseChoiceSchema = z.object({
+  kind: z.literal('course'),
+  needId: z.string().max(200),
+  course: z.string().max(60),
+  on: localDateSchema,
+});
+export type CourseChoice = z.infer<typeof courseChoiceSchema>;
+
+/** What people decided about needs and their work. */
+export const decisionsSchema = z
+  .array(z.discriminatedUnion('kind', [notHereSchema, workPinSchema, courseChoiceSchema]))
+  .max(2000);
+export type Decided = z.infer<typeof decisionsSchema>[number];
+
 const feet = z.number().min(0, 'a distance is 0 or more').max(100_000).nullable().optional();
 
 /** Water near a zone, ft; left out: there is none; `null`: there is, nobody knows how far. */
@@ -163,7 +203,7 @@ export const seasonRequestSchema = z.object({
   /** What is sold; with none given everything is. */
   agreement: agreementSchema.nullable().default(null),
   /** What people decided about needs. */
-  decisions: z.array(notHereSchema).max(2000).default([]),
+  decisions: decisionsSchema.default([]),
   /** Wells and open water by zone. */
   property: z
     .array(nearSchema.extend({ zoneId: z.uuid() }))

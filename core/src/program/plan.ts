@@ -1,6 +1,7 @@
 import { applicationsOf } from '../courses/applicationsOf';
-import type { Clash, NitrogenYear, Season, Step } from '../courses/step';
+import type { Clash, HandWork, NitrogenYear, Season, Step } from '../courses/step';
 import { cause } from '../knowledge';
+import { walkRules } from '../knowledge/programmes';
 import { needOfWork, type Need, type NeedKind } from '../needs/need';
 import type { Agreement, LookAnswer, SeasonInput, Service } from '../needs/seasonInput';
 import type { ReasonInput } from '../needs/reason';
@@ -10,7 +11,19 @@ import { addDays, daysBetween, localDate, SQUARE_FEET_PER_ACRE, type LocalDate }
 
 /** What a piece of work is, whoever's need it meets. */
 export type JobKind =
-  'prevent' | 'protect' | 'control' | 'kill' | 'cure' | 'feed' | 'seed' | 'plug' | 'look' | 'other';
+  | 'prevent'
+  | 'protect'
+  | 'control'
+  | 'kill'
+  | 'cure'
+  | 'feed'
+  | 'seed'
+  | 'plug'
+  | 'look'
+  | 'pull'
+  | 'name'
+  | 'count'
+  | 'other';
 
 export interface JobMaterial {
   kind: Material['kind'];
@@ -40,6 +53,8 @@ export interface Job {
   state: 'waiting' | 'open' | 'closing' | 'closed' | 'done' | 'dropped';
   /** Last day on which what was laid still holds. */
   protectedUntil?: LocalDate;
+  /** Somebody has set its day or its mix. */
+  pinned?: true;
 }
 
 /** A dated return. */
@@ -151,6 +166,29 @@ function jobOf(lines: readonly Step[], today: LocalDate, shelf: Shelf): Job {
     ...(first.waitsFor ? { waitsFor: [first.waitsFor] } : {}),
     state: stateOf(first, today),
     ...(until ? { protectedUntil: until } : {}),
+    ...(lines.some(({ pinned }) => pinned) ? { pinned: true } : {}),
+  };
+}
+
+/** Work by hand: on the first trip that is made anyway within its days, else on the last of them. */
+function handJob(
+  { id, need, kind, zoneId, areaFt2, opens }: HandWork,
+  trips: readonly LocalDate[],
+  today: LocalDate,
+): Job {
+  const closes = addDays(opens, walkRules.handDays);
+  const date = trips.find((trip) => trip >= opens && trip <= closes) ?? closes;
+  return {
+    id,
+    needIds: [need],
+    serves: [id],
+    kind,
+    by: 'us',
+    zones: [{ zoneId, areaFt2 }],
+    materials: [],
+    date,
+    window: { opens, best: date, closes },
+    state: opens > today ? 'waiting' : 'open',
   };
 }
 
@@ -183,7 +221,11 @@ function doneJobs(records: readonly Application[]): Job[] {
     ];
   });
 }
-const DONE_WORK: Readonly<Record<string, JobKind>> = { kill: 'kill', starter: 'feed' };
+const DONE_WORK: Readonly<Record<string, JobKind>> = {
+  kill: 'kill',
+  starter: 'feed',
+  pull: 'pull',
+};
 const DONE_KINDS: Readonly<Record<string, JobKind>> = {
   control: 'control',
   prevent: 'prevent',
@@ -260,9 +302,15 @@ export function planOf(season: Season, input: SeasonInput, shelf: Shelf): Plan {
     const key = sameWork(step);
     groups.set(key, [...(groups.get(key) ?? []), step]);
   }
+  const laid = [...groups.values()].map((lines) => jobOf(lines, input.today, shelf));
+  const trips = laid
+    .map(({ date }) => date)
+    .filter((date) => date >= input.today)
+    .sort();
   const jobs = [
     ...doneJobs(input.records),
-    ...[...groups.values()].map((lines) => jobOf(lines, input.today, shelf)),
+    ...laid,
+    ...season.byHand.map((work) => handJob(work, trips, input.today)),
   ].sort((a, b) => (a.date < b.date ? -1 : 1));
   return {
     needs: season.needs,
@@ -288,9 +336,12 @@ export function planOf(season: Season, input: SeasonInput, shelf: Shelf): Plan {
         seen,
       })),
     ],
-    unmet: season.needs.flatMap(({ id, state, reason }) =>
-      reason && UNMET.has(state) ? [{ needId: id, rule: reason.rule, inputs: reason.inputs }] : [],
-    ),
+    unmet: [
+      ...season.needs.flatMap(({ id, state, reason }) =>
+        reason && UNMET.has(state) ? [{ needId: id, ...reason }] : [],
+      ),
+      ...season.unheld.map(({ needId, reason }) => ({ needId, ...reason })),
+    ],
     clashes: season.clashes.map((clash) => ({
       id: clash.id,
       needIds: [...clash.seed.serves, ...clash.prevent.serves].map(needOfWork),

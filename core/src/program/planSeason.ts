@@ -1,12 +1,14 @@
-import type { LookStep, Season } from '../courses/step';
+import type { LookStep, Season, Step } from '../courses/step';
 import { layoutCosts } from '../knowledge/layoutCosts';
 import { walkRules } from '../knowledge/programmes';
 import { zoneArea, type Zone } from '../lawn';
-import { workId } from '../needs/need';
+import { needOfWork, workId } from '../needs/need';
+import { pinsOf } from '../needs/pins';
 import type { Reason } from '../needs/reason';
 import type { SeasonInput } from '../needs/seasonInput';
 import { addDays, daysBetween, type LocalDate } from '../units';
-import { shelfOf } from '../products';
+import { LIBRARY, shelfOf } from '../products';
+import { atSetRate, heldSteps, type HeldSteps } from './heldSteps';
 import { laidOut } from './laidOut';
 import { planZone, type LookDue } from './planZone';
 
@@ -88,29 +90,78 @@ const afterWork = (input: SeasonInput, zone: Zone, looks: readonly LookDue[]): L
     }),
   );
 
-/**
- * Works out the year of a lawn: what every zone needs and how far each need has come; the steps with window, product,
- * rate, amount, gates and reasons; what was excluded; and the clashes that the technician must settle. Work on record
- * is counted where it belongs, whoever did it and with what.
- * @returns steps in order of their best day
- * @throws RangeError when a zone has no soil season
- */
-export function planSeason(input: SeasonInput): Season {
-  const zones = input.zones.map((zone) => ({ zone, ...planZone(input, zone) }));
+/** The season around what somebody has set. */
+function around(input: SeasonInput, held: HeldSteps): Season {
+  const shelf = shelfOf(input.policy.labels);
+  const zones = input.zones.map((zone) => ({ zone, ...planZone(input, zone, held) }));
+  const set = new Set(held.steps.flatMap(({ serves }) => serves));
+  const planned = zones
+    .flatMap(({ steps }) => steps)
+    .flatMap((step) => {
+      // Work that is set is not planned a second time.
+      const serves = step.serves.filter((work) => !set.has(work));
+      return serves.length === 0 ? [] : [{ ...atSetRate(step, held, shelf), serves }];
+    });
   return {
     needs: zones.flatMap(({ needs }) => needs),
     steps: laidOut(
       [
-        ...zones.flatMap(({ steps }) => steps),
+        ...held.steps,
+        ...planned,
         ...zones.flatMap(({ zone, looks }) => afterWork(input, zone, looks)),
         ...asked(input),
       ],
       input,
-      shelfOf(input.policy.labels),
+      shelf,
     ).sort((a, b) => daysBetween(b.window.best, a.window.best)),
     clashes: zones.flatMap(({ clashes }) => clashes),
     leftOut: zones.flatMap(({ leftOut }) => leftOut),
     unmet: zones.flatMap(({ unmet }) => unmet),
     nitrogen: zones.flatMap(({ nitrogen }) => nitrogen),
+    byHand: zones.flatMap(({ byHand }) => byHand),
+    unheld: [...held.unheld, ...zones.flatMap(({ unheld }) => unheld)],
   };
+}
+
+/**
+ * Needs that have a job set are as far as they were without it: work that is still to come has met nothing, and has
+ * shown nothing to look at.
+ */
+function asBefore(season: Season, free: Season, held: HeldSteps): Season {
+  const set = new Set(held.steps.flatMap(({ serves }) => serves.map(needOfWork)));
+  const changed = season.needs.filter(({ id }) => set.has(id));
+  const told = new Set(changed.flatMap(({ reason }) => (reason ? [JSON.stringify(reason)] : [])));
+  const isSet = (step: Step) => step.kind === 'look-again' && set.has(step.need);
+  const own = new Map(free.needs.map((need) => [need.id, need]));
+  return {
+    ...season,
+    needs: season.needs.map((need) => (set.has(need.id) ? (own.get(need.id) ?? need) : need)),
+    steps: [...season.steps.filter((step) => !isSet(step)), ...free.steps.filter(isSet)].sort(
+      (a, b) => daysBetween(b.window.best, a.window.best),
+    ),
+    leftOut: season.leftOut.filter(({ reason }) => !told.has(JSON.stringify(reason))),
+  };
+}
+
+/**
+ * Works out the year of a lawn: what every zone needs and how far each need has come; the steps with window, product,
+ * rate, amount, gates and reasons; what was excluded; and the clashes that the technician must settle. Work on record
+ * is counted where it belongs, whoever did it and with what; work that somebody has set stays, and the rest keeps
+ * clear of it.
+ * @returns steps in order of their best day
+ * @throws RangeError when a zone has no soil season
+ */
+export function planSeason(input: SeasonInput): Season {
+  const pins = pinsOf(input);
+  const nothing = heldSteps([], [], [], input.today, LIBRARY);
+  const free = around(input, nothing);
+  if (pins.length === 0) return free;
+  const held = heldSteps(
+    pins,
+    free.steps,
+    input.records,
+    input.today,
+    shelfOf(input.policy.labels),
+  );
+  return asBefore(around(input, held), free, held);
 }

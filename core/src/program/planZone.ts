@@ -1,15 +1,17 @@
 import { fedBy } from '../choice/fed';
-import { zoneCaseOf, type ZoneCase } from '../choice/zoneCase';
+import { NOTHING_HELD, zoneCaseOf, type Held, type ZoneCase } from '../choice/zoneCase';
 import { applicationsOf } from '../courses/applicationsOf';
 import { controlNeed, controlProgress } from '../courses/controlProgress';
 import { controlSteps } from '../courses/controlStep';
-import { controlWays } from '../courses/controlWays';
+import { controlWays, isWalked } from '../courses/controlWays';
 import { fallRound } from '../courses/fallRound';
 import { feedSteps } from '../courses/feedSteps';
+import { leftAlone } from '../courses/leftAlone';
 import { killCourse, wantsKill, type Kill } from '../courses/killCourse';
 import { preventStep, type Prevention } from '../courses/preventStep';
 import { cureCourse, protectCourse } from '../courses/protectStep';
 import { seedStep, type Seeding } from '../courses/seedStep';
+import { groundOf } from '../courses/walked';
 import { starterStep } from '../courses/starterStep';
 import type {
   Clash,
@@ -20,12 +22,13 @@ import type {
   SeedStep,
   SprayStep,
 } from '../courses/step';
-import type { StepWindow } from '../choice/window';
+import { later, type StepWindow } from '../choice/window';
+import { chosenCourse } from '../needs/chosenCourse';
 import { cause as causeOf, emergenceWindows, type EmergenceWindow } from '../knowledge';
 import { keyModel } from '../knowledge/key';
 import { killRules } from '../knowledge/programmes';
 import { preventionWindows } from '../knowledge/preventionWindows';
-import { mainGrass, type Zone } from '../lawn';
+import { mainGrass, zoneArea, type Zone } from '../lawn';
 import { needId, needOfWork, workId, type Need } from '../needs/need';
 import { notHere } from '../needs/notHere';
 import type { Reason } from '../needs/reason';
@@ -47,6 +50,9 @@ export interface ZonePlan extends Season {
 const isUnsure = ({ confidence }: WeedFinding): boolean =>
   confidence !== undefined && confidence < keyModel.lockBelow;
 
+/** Ways that are work by hand. */
+const BY_HAND: ReadonlySet<string> = new Set(['hand-removal', 'dig-out']);
+
 /** Works one zone out, need by need: what is planned for one keeps clear of what is planned for those before it. */
 class ZonePlanner {
   readonly plan: ZonePlan = {
@@ -57,6 +63,8 @@ class ZonePlanner {
     unmet: [],
     looks: [],
     nitrogen: [],
+    byHand: [],
+    unheld: [],
   };
 
   constructor(
@@ -354,6 +362,61 @@ class ZonePlanner {
     });
   }
 
+  /**
+   * A weed for which somebody chose another way than walks with a product.
+   * @returns whether that way is open, and was taken
+   */
+  private otherWay(finding: WeedFinding): boolean {
+    const { zone, zoneCase, plan, input } = this;
+    const id = controlNeed(zoneCase, finding);
+    const choice = chosenCourse(input, id);
+    if (!choice || isWalked(choice.course)) return false;
+    const { course } = choice;
+    const subject = finding.weed;
+    const ways = controlWays(zoneCase, finding, true);
+    const take = (state: Need['state'], reason?: Reason, lookOn?: LocalDate | null): true => {
+      plan.needs.push({
+        kind: 'control',
+        subject,
+        place: { zoneId: zone.id },
+        cycle: String(yearOf(finding.since ?? input.today)),
+        id,
+        state,
+        course,
+        ways,
+        ...(reason ? { reason } : {}),
+      });
+      if (lookOn) plan.looks.push({ need: id, subject, date: lookOn });
+      return true;
+    };
+    if (!ways.includes(course)) {
+      plan.unheld.push({ needId: id, reason: { rule: 'course-not-open', inputs: { course } } });
+      return false;
+    }
+    if (course === 'leave') {
+      const left = leftAlone(input, choice, subject);
+      return left !== null && take(left.state, left.reason, left.lookOn);
+    }
+    if (course === 'accept') {
+      return take('givenUp', { rule: 'course-accept', inputs: { weed: subject } });
+    }
+    if (!BY_HAND.has(course)) {
+      return take('waiting', { rule: 'course-outside', inputs: { course } });
+    }
+    const { state, task, reason, lookOn } = controlProgress(zoneCase, finding);
+    if (task) {
+      plan.byHand.push({
+        id: workId(id, 'pull', task.done + 1),
+        need: id,
+        kind: 'pull',
+        zoneId: zone.id,
+        areaFt2: groundOf(zoneCase, finding),
+        opens: later(input.today, task.notBefore ?? input.today),
+      });
+    }
+    return take(state === 'open' ? 'planned' : state, reason, lookOn);
+  }
+
   /** Weeds that grow: each a programme of its own, on walks that they share. */
   weeds(seed: SeedStep | null, kill: Kill | null): void {
     const { zone, zoneCase, plan, input } = this;
@@ -397,6 +460,7 @@ class ZonePlanner {
         const identity = { kind: 'control' as const, subject: finding.weed, place, cycle };
         return !this.dropped({ ...identity, id, state: 'open', course: null, ways });
       })
+      .filter((finding) => !this.otherWay(finding))
       .map((finding) => ({ finding, ...controlProgress(zoneCase, finding) }));
     const tasks = stand.flatMap(({ task }) => task ?? []);
     const { steps, unmet } = controlSteps(zoneCase, seed, tasks, (step) => this.lay(step));
@@ -440,13 +504,28 @@ class ZonePlanner {
       place: { zoneId: this.zone.id },
       cycle: String(yearOf(this.input.today)),
     };
+    const id = needId(identity);
     this.plan.needs.push({
       ...identity,
-      id: needId(identity),
+      id,
       state: 'open',
       course: 'name',
       ways: ['name'],
       reason,
+    });
+    this.findOut(id, 'name');
+  }
+
+  /** Something that has to be found out, on the next trip. */
+  findOut(need: string, kind: 'name' | 'count'): void {
+    const { zone, zoneCase, input } = this;
+    this.plan.byHand.push({
+      id: workId(need, kind, 1),
+      need,
+      kind,
+      zoneId: zone.id,
+      areaFt2: zoneCase.areaFt2,
+      opens: input.today,
     });
   }
 
@@ -459,23 +538,26 @@ class ZonePlanner {
       place: { zoneId: zone.id },
       cycle: String(yearOf(input.today)),
     };
+    const id = needId(identity);
     return {
-      needs: [
-        {
-          ...identity,
-          id: needId(identity),
-          state: 'open',
-          course: 'name',
-          ways: ['name'],
-          reason,
-        },
-      ],
+      needs: [{ ...identity, id, state: 'open', course: 'name', ways: ['name'], reason }],
       steps: [],
       clashes: [],
       leftOut: [{ zoneId: zone.id, reason }],
       unmet: [],
       looks: [],
       nitrogen: [],
+      byHand: [
+        {
+          id: workId(id, 'name', 1),
+          need: id,
+          kind: 'name',
+          zoneId: zone.id,
+          areaFt2: zoneArea(zone),
+          opens: input.today,
+        },
+      ],
+      unheld: [],
     };
   }
 }
@@ -486,9 +568,15 @@ class ZonePlanner {
  * until the technician picks one. Where nobody has named the grass nothing is planned: what may be
  * spread or sprayed depends on it.
  */
-export function planZone(input: SeasonInput, zone: Zone): ZonePlan {
+export function planZone(input: SeasonInput, zone: Zone, held: Held = NOTHING_HELD): ZonePlan {
   if (!mainGrass(zone)) return ZonePlanner.unnamed(input, zone);
-  const zoneCase = zoneCaseOf(input, zone);
+  const zoneCase = zoneCaseOf(input, zone, held);
+  zoneCase.startOver = zoneCase.weeds.some(
+    (finding) =>
+      finding.growing &&
+      chosenCourse(input, controlNeed(zoneCase, finding))?.course === 'kill-and-reseed' &&
+      controlWays(zoneCase, finding, true).includes('kill-and-reseed'),
+  );
   const planner = new ZonePlanner(input, zone, zoneCase);
   const seeding = planner.seeding();
   if (seeding.reason) planner.leaveOut(seeding.reason);
@@ -499,12 +587,13 @@ export function planZone(input: SeasonInput, zone: Zone): ZonePlan {
   const { seed, without } = planner.prevention(kill?.seed ?? seeding.step);
   const keep = without === null;
   if (seeding.step?.use === 'new' && !kill && wantsKill(zoneCase)) {
-    planner.leaveOut({ rule: 'kill-no-product', inputs: {} });
+    planner.leaveOut({ rule: zoneCase.sowOn ? 'kill-no-time' : 'kill-no-product', inputs: {} });
   }
   if (seeding.need) {
     planner.plan.needs.push(
       seeding.step && without ? { ...seeding.need, ...without } : seeding.need,
     );
+    if (seeding.need.kind === 'find') planner.findOut(seeding.need.id, 'count');
   }
   const sown = keep ? seed : null;
   if (sown) planner.sow(sown, kill);

@@ -3,8 +3,8 @@ import { seasonRequestSchema } from '../needs/seasonInput';
 import type { Season, SprayStep, Step } from '../courses/step';
 import { testZone } from './testdata/testLawn';
 import type { Application } from '../rates';
-import { localDate, type LocalDate } from '../units';
-import type { Region } from '../knowledge';
+import { daysBetween, localDate, type LocalDate } from '../units';
+import { feedingRules, type Region } from '../knowledge';
 import type { Zone } from '../lawn';
 import { testWeather } from '../weather/testdata/testWeather';
 
@@ -328,4 +328,38 @@ it('leaves a grass alone that is put up with', () => {
     of(plan(zone), 'control').flatMap(({ control }) => control.map(({ weed }) => weed));
   expect(against(fescue)).toContain('bermuda-common');
   expect(against(tolerant)).not.toContain('bermuda-common');
+});
+
+it('feeds no warm-season turf before its soil has woken it, whatever the calendar says', () => {
+  let fed = 0;
+  for (const seed of [1, 2, 3, 271]) {
+    for (const species of ['st-augustine', 'zoysia-wide', 'bermuda-common'] as const) {
+      const zone = testZone(1, [{ species, cover: 0.95 }], {
+        irrigated: true,
+        factors: ['half-shade'],
+      });
+      const day = localDate('2026-05-06');
+      const request = seasonRequestSchema.parse({
+        today: day,
+        region: 'north',
+        upkeep: 'basic',
+        zones: [zone],
+      });
+      const { season, soil } = lawnSeason(request, testWeather('north', seed, day), [], []);
+      const { meanF, start } = soil.get(zone.id)!;
+      for (const { window } of of(season, 'feed')) {
+        const soilF = meanF[daysBetween(start, window.best)]!;
+        fed += 1;
+        expect({
+          seed,
+          species,
+          on: window.best,
+          woken: soilF >= feedingRules.dormantF,
+        }).toMatchObject({
+          woken: true,
+        });
+      }
+    }
+  }
+  expect(fed).toBeGreaterThan(10);
 });
