@@ -21,7 +21,7 @@ import {
   type WeatherBundle,
 } from '@alfombra/core';
 import {
-  lawnSeason,
+  judgePins,
   lawnSeasonInput,
   planSeason,
   rateCard,
@@ -35,6 +35,7 @@ import {
   decidedIn,
   historyByZone,
 } from '@alfombra/core/planning';
+import type { CheckFinding } from '@alfombra/core/judging';
 
 /** What the screens show of a zone's soil: plain data, so that it can leave a worker. */
 export interface SoilView {
@@ -58,6 +59,8 @@ export interface SeasonView {
   soil: Record<string, SoilView>;
   /** Risk of today and the forecast, the worst first. */
   risk: Risk[];
+  /** What the judge says of the steps that somebody set, by step. */
+  judged: Record<string, CheckFinding[]>;
 }
 
 /** Everything a lawn's year is worked out from. */
@@ -85,6 +88,7 @@ const requestOf = ({
     findings: findingsOf(visits, lawn),
     policy: company.policy,
     choices: lawn.choices,
+    decisions: Object.values(lawn.decisions),
     property: nearZones(lawn),
   });
 
@@ -118,9 +122,10 @@ export function ratesView(question: SeasonQuestion, zoneId: string): RateCard {
 
 /** Works out a lawn's year. Runs in a worker; pure, so that tests call it as it is. */
 export function seasonView(question: SeasonQuestion): SeasonView {
-  const { company, lawn, visits, records, readings, weather } = question;
-  const request = requestOf({ company, lawn, visits });
-  const { season, soil } = lawnSeason(request, weather, readings, records, historyOf(question));
+  const { company, lawn, readings, weather } = question;
+  const input = inputOf(question);
+  const { soil } = input;
+  const season = planSeason(input);
   const views = lawn.zones.map((zone): [string, SoilView] => {
     const own = soil.get(zone.id);
     if (!own) throw new RangeError(`no soil season for zone ${zone.id}`);
@@ -148,5 +153,6 @@ export function seasonView(question: SeasonQuestion): SeasonView {
     ];
   });
   const risk = riskOfLawn({ ...lawn, today: company.today }, weather, soil, question.sightings);
-  return { season, soil: Object.fromEntries(views), risk };
+  const judged = Object.fromEntries(judgePins(input, season));
+  return { season, soil: Object.fromEntries(views), risk, judged };
 }

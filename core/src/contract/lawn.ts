@@ -9,7 +9,7 @@ import {
   upkeepSchema,
   zoneSchema,
 } from '../lawn';
-import { clashChoicesSchema } from '../needs';
+import { clashChoicesSchema, decidedSchema } from '../needs';
 import { TIME_ZONES } from '../units';
 import { localDateSchema } from '../weather';
 import { questionSchema } from './question';
@@ -152,6 +152,8 @@ export const lawnBodySchema = z.object({
   questions: z.array(questionSchema).max(300).default([]),
   /** Answers to clashes between seeding and prevention, by clash id. */
   choices: clashChoicesSchema.default({}),
+  /** What was decided about needs and their work, each under what it is about: two devices' words meet there. */
+  decisions: z.record(z.string().max(220), decidedSchema).default({}),
 });
 export type LawnBody = z.infer<typeof lawnBodySchema>;
 

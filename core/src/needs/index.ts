@@ -1,4 +1,5 @@
 export * from './chosenCourse';
+export * from './decisionKey';
 export * from './need';
 export * from './notHere';
 export * from './pins';

@@ -178,11 +178,14 @@ export const courseChoiceSchema = z.object({
 });
 export type CourseChoice = z.infer<typeof courseChoiceSchema>;
 
-/** What people decided about needs and their work. */
-export const decisionsSchema = z
-  .array(z.discriminatedUnion('kind', [notHereSchema, workPinSchema, courseChoiceSchema]))
-  .max(2000);
-export type Decided = z.infer<typeof decisionsSchema>[number];
+/** What somebody decided about a need or its work. */
+export const decidedSchema = z.discriminatedUnion('kind', [
+  notHereSchema,
+  workPinSchema,
+  courseChoiceSchema,
+]);
+export type Decided = z.infer<typeof decidedSchema>;
+export const decisionsSchema = z.array(decidedSchema).max(2000);
 
 const feet = z.number().min(0, 'a distance is 0 or more').max(100_000).nullable().optional();
 

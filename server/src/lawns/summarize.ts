@@ -142,6 +142,7 @@ export function workOut(
     ),
     policy: company.policy,
     choices: body.choices,
+    decisions: Object.values(body.decisions),
     property: nearZones(body),
   });
   const records = file.records.map((record) => ({ ...record.body, id: record.id }));

@@ -101,6 +101,7 @@ export const lawnOf = (
     weedPatches: [],
     questions: [],
     choices: {},
+    decisions: {},
   }),
   name: read.name,
   customer: read.customer.name,

@@ -5,9 +5,11 @@ import { View } from 'react-native';
 import { Card, Chip, Empty, Loading, Screen, Segmented, Title, Words } from '@/ui';
 import { ChoiceSheet } from './ChoiceSheet';
 import { ClashCard } from './ClashCard';
+import { DecidedCard } from './DecidedCard';
+import { DecideSheet } from './DecideSheet';
 import { reasonWords } from './reasonWords';
 import { SeasonPending } from './SeasonPending';
-import type { SeasonQuestion } from '@/workers/seasonView';
+import type { SeasonQuestion, SeasonView } from '@/workers/seasonView';
 import { areaDoubt } from './productWords';
 import { StepCard } from './StepCard';
 import { useLawnSeason } from './useLawnSeason';
@@ -95,6 +97,8 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
             unmet={unmet}
             lawn={lawn}
             question={question}
+            judged={view.judged}
+            zoneIds={new Set(zoneId === null ? lawn.zones.map(({ id }) => id) : [zoneId])}
           />
         )}
       </Segmented>
@@ -109,9 +113,13 @@ function StepsOf({
   unmet,
   lawn,
   question,
+  judged,
+  zoneIds,
 }: { [Part in 'steps' | 'clashes' | 'leftOut' | 'unmet']: readonly Season[Part][number][] } & {
   lawn: Lawn;
   question: SeasonQuestion;
+  judged: SeasonView['judged'];
+  zoneIds: ReadonlySet<string>;
 }) {
   const { t } = useTranslation();
   const zoneName = (id: string) => lawn.zones.find((zone) => zone.id === id)?.name ?? '';
@@ -120,6 +128,7 @@ function StepsOf({
       {sameClashes(clashes).map((group) => (
         <ClashCard key={group[0]!.id} clashes={group} lawn={lawn} />
       ))}
+      <DecidedCard lawn={lawn} zoneIds={zoneIds} today={question.company.today} />
       {steps.length === 0 && clashes.length === 0 ? (
         <Empty title={t('season.empty')} lead={t('season.emptyLead')} />
       ) : null}
@@ -132,6 +141,10 @@ function StepsOf({
           {...((step.kind === 'control' && !step.kill) || step.kind === 'protect'
             ? { choices: <ChoiceSheet question={question} stepId={step.id} steps={steps} /> }
             : {})}
+          {...(step.kind === 'look-again'
+            ? {}
+            : { decide: <DecideSheet step={step} lawn={lawn} today={question.company.today} /> })}
+          judged={judged[step.id] ?? []}
           doubt={areaDoubt(lawn.zones.find(({ id }) => id === step.zoneId))}
         />
       ))}

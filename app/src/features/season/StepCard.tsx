@@ -1,4 +1,6 @@
 import { type Exclusion, type Gate, type Step } from '@alfombra/core';
+import type { CheckFinding } from '@alfombra/core/judging';
+import { Findings } from '@/features/record/Findings';
 import { useProducts } from '@/features/shelf/useProducts';
 import type { TFunction } from 'i18next';
 import { useState, type ReactNode } from 'react';
@@ -79,6 +81,8 @@ export function StepCard({
   zoneName,
   doubt,
   choices,
+  decide,
+  judged = [],
 }: {
   step: Step;
   lawnId: string;
@@ -87,6 +91,10 @@ export function StepCard({
   doubt: AreaDoubt | null;
   /** Ways to do it otherwise, where there are any. */
   choices?: ReactNode;
+  /** To set its day, or to leave it. */
+  decide?: ReactNode;
+  /** What the judge says of a step that somebody set. */
+  judged?: readonly CheckFinding[];
 }) {
   const { t } = useTranslation();
   const shelf = useProducts();
@@ -132,6 +140,7 @@ export function StepCard({
           tone={step.state === 'open' ? 'good' : 'panel'}
         />
       </View>
+      {step.pinned ? <Tag label={t('decided.tag')} tone="cool" /> : null}
       <Provenance
         title={t('season.windowTitle')}
         lines={windowLines(t, step)}
@@ -235,7 +244,9 @@ export function StepCard({
           <Words key={`${reason.rule}-${index}`}>{reasonWords(t, reason)}</Words>
         ))}
       </View>
+      {judged.length > 0 ? <Findings findings={[...judged]} /> : null}
       {choices}
+      {decide}
       {excluded.length > 0 ? (
         <Button
           kind="plain"

@@ -1,0 +1,69 @@
+import { localDate, needOfWork, type Lawn, type LocalDate, type Step } from '@alfombra/core';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { View } from 'react-native';
+import { usePutLawn } from '@/api/queries';
+import { useFailureWords } from '@/api/useFailureWords';
+import { Button, Failed, PickerField, Sheet, Title, Words } from '@/ui';
+import { daysOf, needName, withDay, without, withoutNeed } from './decisions';
+
+/** Another day for a step, or the word that what it is for is left here. */
+export function DecideSheet({ step, lawn, today }: { step: Step; lawn: Lawn; today: LocalDate }) {
+  const { t } = useTranslation();
+  const words = useFailureWords();
+  const putLawn = usePutLawn(lawn.id);
+  const [open, setOpen] = useState(false);
+  const [day, setDay] = useState<string>(step.window.best);
+  const [bad, setBad] = useState(false);
+  const show = () => {
+    setDay(step.window.best);
+    setBad(false);
+    setOpen(true);
+  };
+  const decide = (decisions: Lawn['decisions']) => {
+    putLawn.mutate({ ...lawn, decisions });
+    setOpen(false);
+  };
+  const keep = () => {
+    if (day === '' || day < today) setBad(true);
+    else decide(withDay(lawn.decisions, today, step, localDate(day)));
+  };
+  const needs = [...new Set(step.serves.map(needOfWork))];
+  return (
+    <>
+      {putLawn.error ? <Failed message={words(putLawn.error)} /> : null}
+      <Button kind="plain" label={t('decided.open')} onPress={show} />
+      <Sheet open={open} title={t('decided.title')} onClose={() => setOpen(false)}>
+        <Words tone="second">{t('decided.lead')}</Words>
+        <PickerField
+          type="date"
+          label={t('decided.day')}
+          value={day}
+          min={today}
+          onChange={setDay}
+          error={bad ? t('decided.past') : undefined}
+        />
+        <Button kind="main" label={t('decided.set')} onPress={keep} />
+        {step.pinned ? (
+          <Button
+            kind="plain"
+            label={t('decided.free')}
+            onPress={() => decide(without(lawn.decisions, daysOf(lawn.decisions, step)))}
+          />
+        ) : null}
+        <Title>{t('decided.notHereTitle')}</Title>
+        {needs.map((needId) => {
+          const need = needName(t, needId);
+          const leave = (forGood: boolean) => () =>
+            decide(withoutNeed(lawn.decisions, today, needId, forGood));
+          return (
+            <View key={needId} className="gap-2">
+              <Button kind="plain" label={t('decided.thisTime', { need })} onPress={leave(false)} />
+              <Button kind="plain" label={t('decided.never', { need })} onPress={leave(true)} />
+            </View>
+          );
+        })}
+      </Sheet>
+    </>
+  );
+}

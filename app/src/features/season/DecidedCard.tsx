@@ -1,0 +1,59 @@
+import type { Lawn, LocalDate } from '@alfombra/core';
+import { useTranslation } from 'react-i18next';
+import { View } from 'react-native';
+import { usePutLawn } from '@/api/queries';
+import { useFailureWords } from '@/api/useFailureWords';
+import { Button, Card, Failed, fullDay, Title, Words } from '@/ui';
+import { binds, needIdOf, needName, without, zoneOf } from './decisions';
+
+/** What somebody decided about these zones, each to be taken back; nothing where nobody did. */
+export function DecidedCard({
+  lawn,
+  zoneIds,
+  today,
+}: {
+  lawn: Lawn;
+  zoneIds: ReadonlySet<string>;
+  today: LocalDate;
+}) {
+  const { t } = useTranslation();
+  const words = useFailureWords();
+  const putLawn = usePutLawn(lawn.id);
+  const decided = Object.entries(lawn.decisions).filter(
+    ([, one]) => binds(one, today) && zoneIds.has(zoneOf(needIdOf(one))),
+  );
+  if (decided.length === 0) return null;
+  const zoneName = (id: string) => lawn.zones.find((zone) => zone.id === id)?.name ?? '';
+  return (
+    <Card tone="panel">
+      <Title>{t('decided.byHand')}</Title>
+      {putLawn.error ? <Failed message={words(putLawn.error)} /> : null}
+      {decided.map(([key, one]) => {
+        const needId = needIdOf(one);
+        return (
+          <View key={key} className="flex-row flex-wrap items-center gap-3">
+            <View className="min-w-0 flex-1">
+              <Words weight="semi">{`${needName(t, needId)} · ${zoneName(zoneOf(needId))}`}</Words>
+              <Words tone="second">
+                {one.kind === 'pin'
+                  ? one.date
+                    ? t('decided.pin', { date: fullDay(one.date) })
+                    : t('decided.mix')
+                  : one.kind === 'course'
+                    ? t('decided.course')
+                    : one.until
+                      ? t('decided.until', { date: fullDay(one.until) })
+                      : t('decided.forGood')}
+              </Words>
+            </View>
+            <Button
+              kind="plain"
+              label={t('decided.takeBack')}
+              onPress={() => putLawn.mutate({ ...lawn, decisions: without(lawn.decisions, [key]) })}
+            />
+          </View>
+        );
+      })}
+    </Card>
+  );
+}

@@ -1,0 +1,101 @@
+import '@/i18n/deepWords';
+import { addDays, mergeDocuments, needOfWork, type Json, type Lawn } from '@alfombra/core';
+import { fireEvent, render, screen } from '@testing-library/react';
+import { testQuestion } from '@/testdata/testQuestion';
+import { seasonView, type SeasonQuestion } from '@/workers/seasonView';
+import { DecidedCard } from './DecidedCard';
+import { DecideSheet } from './DecideSheet';
+import { binds, daysOf, withDay, without, withoutNeed } from './decisions';
+
+const mockPut = jest.fn();
+jest.mock('@/api/queries', () => ({
+  usePutLawn: () => ({ mutate: mockPut, error: null, isPending: false }),
+}));
+
+const question = testQuestion({ weeds: [{ weed: 'dandelion', cover: 0.06, growing: true }] });
+const { today } = question.company;
+const withDecisions = (decisions: Lawn['decisions']): SeasonQuestion => ({
+  ...question,
+  lawn: { ...question.lawn, decisions },
+});
+const step = seasonView(question).season.steps.find(({ kind }) => kind === 'control')!;
+const need = needOfWork(step.id);
+const put = () => (mockPut.mock.calls.at(-1) as [Lawn])[0].decisions;
+const open = (lawn = question.lawn, of = step) => {
+  render(<DecideSheet step={of} lawn={lawn} today={today} />);
+  fireEvent.click(screen.getByText('Another day, or not here'));
+};
+
+it('keeps a step on the day that was picked, and judges it', () => {
+  open();
+  const day = addDays(step.window.best, 6);
+  fireEvent.change(screen.getByLabelText('Day'), { target: { value: day } });
+  fireEvent.click(screen.getByText('Keep this day'));
+  const decisions = put();
+  expect(Object.values(decisions)).toEqual(
+    step.serves.map((work) => ({ kind: 'pin', work, date: day, on: today })),
+  );
+  const { season, judged } = seasonView(withDecisions(decisions));
+  const found = season.steps.find(({ id }) => id === step.id)!;
+  expect([found.window.best, found.pinned]).toEqual([day, true]);
+  expect(judged[step.id]).toBeDefined();
+});
+it('points at a day that is over, and keeps nothing', () => {
+  mockPut.mockClear();
+  open();
+  const field = screen.getByLabelText('Day');
+  fireEvent.change(field, { target: { value: addDays(today, -1) } });
+  fireEvent.click(screen.getByText('Keep this day'));
+  expect(screen.getByText('Pick a day from today on')).toBeTruthy();
+  expect(mockPut).not.toHaveBeenCalled();
+  fireEvent.change(field, { target: { value: today } });
+  fireEvent.click(screen.getByText('Keep this day'));
+  expect(mockPut).toHaveBeenCalledTimes(1);
+});
+it('lets the plan choose again', () => {
+  const set = withDay({}, today, step, addDays(today, 9));
+  const pinned = seasonView(withDecisions(set)).season.steps.find(({ id }) => id === step.id)!;
+  open({ ...question.lawn, decisions: set }, pinned);
+  fireEvent.click(screen.getByText('Let the plan choose the day'));
+  expect(put()).toEqual({});
+});
+it.each([
+  ['Dandelion: not this time', '2026-12-31'],
+  ['Dandelion: never on this zone', undefined],
+])('leaves it: %s', (button, until) => {
+  open();
+  fireEvent.click(screen.getByText(button));
+  expect(Object.values(put())).toEqual([
+    { kind: 'not-here', needId: need, ...(until ? { until } : {}) },
+  ]);
+  const { season } = seasonView(withDecisions(put()));
+  expect(season.steps.some(({ serves }) => serves.includes(step.id))).toBe(false);
+  expect(season.needs.find(({ id }) => id === need)!.state).toBe('givenUp');
+});
+it('shows what was decided, and takes it back; what binds no more is gone', () => {
+  const decisions = {
+    ...withoutNeed({}, today, need, true),
+    ...withDay({}, today, { serves: [`${need}/spray/2`] }, addDays(today, -3)),
+  };
+  const zoneIds = new Set(question.lawn.zones.map(({ id }) => id));
+  const lawn = { ...question.lawn, decisions };
+  render(<DecidedCard lawn={lawn} zoneIds={zoneIds} today={today} />);
+  expect(screen.getAllByText('Take back')).toHaveLength(1);
+  expect(screen.getByText(/^Dandelion · /)).toBeTruthy();
+  fireEvent.click(screen.getByText('Take back'));
+  expect(Object.values(put()).map(({ kind }) => kind)).toEqual(['pin']);
+  expect(Object.values(decisions).map((one) => binds(one, today))).toEqual([true, false]);
+  // The next word clears away what is over.
+  expect(Object.keys(withDay(decisions, today, step, today)).length).toBe(1 + step.serves.length);
+  expect(without(decisions, daysOf(decisions, { serves: [`${need}/spray/2`] }))).toEqual(
+    withoutNeed({}, today, need, true),
+  );
+});
+it('meets what another device decided about something else', () => {
+  const base = { decisions: {} };
+  const mine = { decisions: withDay({}, today, step, addDays(today, 5)) };
+  const theirs = { decisions: withoutNeed({}, today, 'feed:early-fall:z:2026', false) };
+  const merge = mergeDocuments(base, mine as unknown as Json, theirs as unknown as Json);
+  expect(merge.conflicts).toEqual([]);
+  expect(merge.merged).toEqual({ decisions: { ...mine.decisions, ...theirs.decisions } });
+});

@@ -1,0 +1,87 @@
+import {
+  decisionKey,
+  needOfWork,
+  subjectOfWork,
+  yearOf,
+  type Decided,
+  type Lawn,
+  type LocalDate,
+  type Step,
+} from '@alfombra/core';
+import type { TFunction } from 'i18next';
+
+type Decisions = Lawn['decisions'];
+
+/** Whether a decision still binds on a day. */
+export function binds(decided: Decided, today: LocalDate): boolean {
+  if (decided.kind === 'pin') return decided.date === undefined || decided.date >= today;
+  return decided.kind === 'course' || decided.until === undefined || decided.until >= today;
+}
+
+/** What was decided, without what binds no more. */
+const current = (decisions: Decisions, today: LocalDate): Decisions =>
+  Object.fromEntries(Object.entries(decisions).filter(([, decided]) => binds(decided, today)));
+
+const adding = (decisions: Decisions, today: LocalDate, more: readonly Decided[]): Decisions => ({
+  ...current(decisions, today),
+  ...Object.fromEntries(more.map((decided) => [decisionKey(decided), decided])),
+});
+
+/** A step kept on a day: every piece of work that it does. */
+export const withDay = (
+  decisions: Decisions,
+  today: LocalDate,
+  { serves }: Pick<Step, 'serves'>,
+  date: LocalDate,
+): Decisions =>
+  adding(
+    decisions,
+    today,
+    serves.map((work) => ({ kind: 'pin', work, date, on: today })),
+  );
+
+/** A need given up: in its own cycle, or for good. */
+export const withoutNeed = (
+  decisions: Decisions,
+  today: LocalDate,
+  needId: string,
+  forGood: boolean,
+): Decisions => {
+  const year = Number(needId.split(':')[3]);
+  const last = Math.max(Number.isInteger(year) ? year : 0, yearOf(today));
+  return adding(decisions, today, [
+    {
+      kind: 'not-here',
+      needId,
+      ...(forGood ? {} : { until: `${last}-12-31` as LocalDate }),
+    },
+  ]);
+};
+
+export const without = (decisions: Decisions, keys: readonly string[]): Decisions =>
+  Object.fromEntries(Object.entries(decisions).filter(([key]) => !keys.includes(key)));
+
+/** Keys of the days that somebody set for a step. */
+export const daysOf = (decisions: Decisions, { serves }: Pick<Step, 'serves'>): string[] =>
+  Object.entries(decisions).flatMap(([key, decided]) =>
+    decided.kind === 'pin' && serves.includes(decided.work) ? [key] : [],
+  );
+
+export const needIdOf = (decided: Decided): string =>
+  decided.kind === 'pin' ? needOfWork(decided.work) : decided.needId;
+
+/** Zone of a need. */
+export const zoneOf = (needId: string): string => (needId.split(':')[2] ?? '').split('.')[0] ?? '';
+
+/** What a need is about, in words. */
+export function needName(t: TFunction, needId: string): string {
+  const subject = subjectOfWork(needId);
+  if (subject === 'fall-round') return t('stepNames.fallRound');
+  return t([
+    `weed.${subject}`,
+    `cause.${subject}`,
+    `group.${subject}`,
+    `slot.${subject}`,
+    `grass.${subject}`,
+  ]);
+}
