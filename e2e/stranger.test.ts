@@ -610,6 +610,46 @@ for (const [size, viewport, touch] of [
       await sees('Not the grass of this zone');
     });
 
+    step('sets another day, leaves a job, and takes both back', async () => {
+      await extra(async () => {
+        const again = async () => {
+          await page.waitForTimeout(300);
+          await page.reload();
+          await button('All');
+        };
+        const decide = () =>
+          press(
+            shown(page.getByText(/^Control dandelion/)).locator(
+              'xpath=following::*[@role="button" or self::button][normalize-space()="Another day, or not here"][1]',
+            ),
+          );
+        await page.goto(`${ADDRESS}${lawn}/season`);
+        await button('All');
+        await decide();
+        const day = shown(page.getByLabel('Day', { exact: true }));
+        const later = new Date(Date.parse(await day.inputValue()) + 4 * 86_400_000);
+        await day.fill('2020-01-01');
+        await button('Keep this day');
+        await sees('Pick a day from today on');
+        await day.fill(later.toISOString().slice(0, 10));
+        await button('Keep this day');
+        await sees('Set by hand');
+        await sees(/^Stays on /);
+        await again();
+        await sees('Set by hand');
+        await button('Take back');
+        await page.getByText('Set by hand').waitFor({ state: 'detached' });
+        await decide();
+        await button('Dandelion: not this time');
+        await page.getByText(/^Control dandelion/).waitFor({ state: 'detached' });
+        await again();
+        await sees(/^Not here until December 31/);
+        assert.equal(await page.getByText(/^Control dandelion/).count(), 0);
+        await button('Take back');
+        await sees(/^Control dandelion/);
+      });
+    });
+
     step('does a job as the season says, and is not asked for it again', async () => {
       await page.goto(`${ADDRESS}${lawn}/season`);
       await button('All');

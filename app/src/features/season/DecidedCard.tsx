@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { usePutLawn } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import { Button, Card, Failed, fullDay, Title, Words } from '@/ui';
-import { binds, needIdOf, needName, without, zoneOf } from './decisions';
+import { binds, needIdOf, needName, together, without, zoneOf } from './decisions';
 
 /** What somebody decided about these zones, each to be taken back; nothing where nobody did. */
 export function DecidedCard({
@@ -28,12 +28,14 @@ export function DecidedCard({
     <Card tone="panel">
       <Title>{t('decided.byHand')}</Title>
       {putLawn.error ? <Failed message={words(putLawn.error)} /> : null}
-      {decided.map(([key, one]) => {
-        const needId = needIdOf(one);
+      {together(decided).map((group) => {
+        const [key, one] = group[0]!;
+        const needIds = [...new Set(group.map(([, each]) => needIdOf(each)))];
+        const names = needIds.map((id) => needName(t, id)).join(', ');
         return (
           <View key={key} className="flex-row flex-wrap items-center gap-3">
             <View className="min-w-0 flex-1">
-              <Words weight="semi">{`${needName(t, needId)} · ${zoneName(zoneOf(needId))}`}</Words>
+              <Words weight="semi">{`${names} · ${zoneName(zoneOf(needIdOf(one)))}`}</Words>
               <Words tone="second">
                 {one.kind === 'pin'
                   ? one.date
@@ -49,7 +51,15 @@ export function DecidedCard({
             <Button
               kind="plain"
               label={t('decided.takeBack')}
-              onPress={() => putLawn.mutate({ ...lawn, decisions: without(lawn.decisions, [key]) })}
+              onPress={() =>
+                putLawn.mutate({
+                  ...lawn,
+                  decisions: without(
+                    lawn.decisions,
+                    group.map(([each]) => each),
+                  ),
+                })
+              }
             />
           </View>
         );

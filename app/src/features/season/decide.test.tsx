@@ -91,6 +91,20 @@ it('shows what was decided, and takes it back; what binds no more is gone', () =
     withoutNeed({}, today, need, true),
   );
 });
+it('takes a walk against two weeds back as one', () => {
+  const serves = ['dandelion', 'white-clover'].map(
+    (weed) => `control:${weed}:${question.lawn.zones[0]!.id}:2026/spray/1`,
+  );
+  const lawn = {
+    ...question.lawn,
+    decisions: withDay({}, today, { serves }, addDays(today, 4)),
+  };
+  const zoneIds = new Set(question.lawn.zones.map(({ id }) => id));
+  render(<DecidedCard lawn={lawn} zoneIds={zoneIds} today={today} />);
+  expect(screen.getByText(/^Dandelion, White clover · /)).toBeTruthy();
+  fireEvent.click(screen.getByText('Take back'));
+  expect(put()).toEqual({});
+});
 it('meets what another device decided about something else', () => {
   const base = { decisions: {} };
   const mine = { decisions: withDay({}, today, step, addDays(today, 5)) };

@@ -85,3 +85,17 @@ export function needName(t: TFunction, needId: string): string {
     `grass.${subject}`,
   ]);
 }
+
+/** What was decided in one breath: a step that does the work of several needs is one line, and taken back as one. */
+export function together(decisions: readonly [string, Decided][]): [string, Decided][][] {
+  const groups = new Map<string, [string, Decided][]>();
+  for (const entry of decisions) {
+    const [key, one] = entry;
+    const group =
+      one.kind === 'pin'
+        ? [one.kind, zoneOf(needIdOf(one)), one.date, one.on, JSON.stringify(one.materials)].join()
+        : key;
+    groups.set(group, [...(groups.get(group) ?? []), entry]);
+  }
+  return [...groups.values()];
+}
