@@ -638,12 +638,15 @@ for (const [size, viewport, touch] of [
         await again();
         await sees('Set by hand');
         await button('Take back');
-        await page.getByText('Set by hand').waitFor({ state: 'detached' });
+        await page.getByText('Set by hand', { exact: true }).first().waitFor({ state: 'detached' });
         await decide();
         await button('Dandelion: not this time');
-        await page.getByText(/^Control dandelion/).waitFor({ state: 'detached' });
+        await page
+          .getByText(/^Control dandelion/)
+          .first()
+          .waitFor({ state: 'detached' });
         await again();
-        await sees(/^Not here until December 31/);
+        await sees(/^Not here until Dec 31, /);
         assert.equal(await page.getByText(/^Control dandelion/).count(), 0);
         await button('Take back');
         await sees(/^Control dandelion/);
