@@ -79,9 +79,7 @@ const planFor = (question: LawnQuestion): Plan => {
   return {
     ...plan,
     jobs: plan.jobs.map((job) =>
-      job.pinned
-        ? { ...job, findings: job.serves.flatMap((work) => judged.get(work) ?? []) }
-        : job,
+      job.pinned ? { ...job, findings: job.serves.flatMap((work) => judged.get(work) ?? []) } : job,
     ),
   };
 };

@@ -7,6 +7,7 @@ import { desiredCover } from '../lawn';
 import { materialRatePerAcre } from '../rates';
 import { addDays, daysBetween, localDate, yearOf, type LocalDate } from '../units';
 import type { Reason } from '../needs/reason';
+import { setBy } from './setBy';
 import type { SeedStep } from './step';
 import { earlier, later, soilWindow, type StepWindow } from '../choice/window';
 import { hasLadder } from '../choice/tolerance';
@@ -39,7 +40,7 @@ function holdOf(zoneCase: ZoneCase, use: SeedStep['use']): LocalDate | null {
 
 /** The days of a seeding whose own day somebody has set. */
 const onSetDay = (window: StepWindow | null, date: LocalDate): StepWindow => ({
-  opens: window ? earlier(window.opens, date) : date,
+  opens: date,
   best: date,
   closes: window ? later(window.closes, date) : date,
   basis: window?.basis ?? { kind: 'calendar' },
@@ -146,9 +147,7 @@ function sowStep(
       },
       { rule: 'seed-window', inputs: { opensF, closesF, direction } },
       ...(own || zoneCase.sowOn ? [] : [{ rule: 'seed-second-best', inputs: {} }]),
-      ...(zoneCase.sowOn
-        ? [{ rule: 'pinned', inputs: { on: zoneCase.sowOn, from: best?.best ?? null } }]
-        : []),
+      ...(zoneCase.sowOn ? setBy(zoneCase.sowOn, best) : []),
       ...(held && held > input.today
         ? [{ rule: 'seed-herbicide-hold', inputs: { until: held } }]
         : []),

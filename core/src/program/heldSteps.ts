@@ -2,6 +2,7 @@ import { applicationsOf } from '../courses/applicationsOf';
 import type { SeedStep, SprayStep, Step } from '../courses/step';
 import { stateOf } from '../courses/step';
 import { surviving } from '../courses/surviving';
+import { setBy } from '../courses/setBy';
 import { earlier, later } from '../choice/window';
 import type { Held } from '../choice/zoneCase';
 import { saltLoad } from '../fertility';
@@ -104,24 +105,21 @@ const withSeed = (step: SeedStep, lbPer1000: number): SeedStep => ({
   total: (lbPer1000 * step.areaFt2) / 1000,
 });
 
-/** A step on the day that somebody set. */
+/** A step on the day that somebody set: from then on, and with a word where that is outside its own window. */
 export function onDay(step: Step, date: LocalDate, today: LocalDate): Step {
-  const { opens, best, closes } = step.window;
-  const window = {
-    ...step.window,
-    opens: earlier(opens, date),
-    best: date,
-    closes: later(closes, date),
-  };
+  const closes = later(step.window.closes, date);
+  const window = { ...step.window, opens: date, best: date, closes };
   return {
     ...step,
     window,
     span: { from: date, to: date },
     state: stateOf(window, today),
     pinned: true,
-    because: [...step.because, { rule: 'pinned', inputs: { on: date, from: best } }],
+    because: [...step.because, ...setBy(date, step.window)],
     ...(step.waitsFor
-      ? { waitsFor: { ...step.waitsFor, expected: earlier(step.waitsFor.expected, date) } }
+      ? {
+          waitsFor: { ...step.waitsFor, expected: earlier(step.waitsFor.expected, date) },
+        }
       : {}),
   };
 }

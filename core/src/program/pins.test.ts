@@ -80,6 +80,25 @@ describe('a day that somebody set', () => {
       expect(plan.nitrogen.map(({ recordedLbPer1000 }) => recordedLbPer1000)).toEqual([0]);
     },
   );
+  it('opens the step on its day, and says where that is outside its own window', () => {
+    const step = free.steps.find(({ kind }) => kind === 'prevent')!;
+    const { opens, closes } = step.window;
+    const on = (date: string) => {
+      const { season } = ask({ decisions: [{ kind: 'pin', work: step.id, date }] });
+      const { window, state, because } = stepFor(season, step.id)!;
+      return [window.opens, state, because.some(({ rule }) => rule === 'pin-outside')];
+    };
+    expect(on(opens)).toEqual([opens, 'upcoming', false]);
+    expect(on(closes)).toEqual([closes, 'upcoming', false]);
+    expect(on(addDays(opens, -1))).toEqual([addDays(opens, -1), 'upcoming', true]);
+    expect(on(addDays(closes, 1))).toEqual([addDays(closes, 1), 'upcoming', true]);
+    const fill = free.steps.find(({ kind }) => kind === 'seed')!;
+    const late = addDays(fill.window.closes, 1);
+    const { season } = ask({ decisions: [{ kind: 'pin', work: fill.id, date: late }] });
+    const seed = season.steps.find(({ kind }) => kind === 'seed')!;
+    expect(seed.window.opens).toBe(late);
+    expect(seed.because.map(({ rule }) => rule)).toContain('pin-outside');
+  });
   it('moves the next walk along with the one before it', () => {
     const weeds = [{ weed: 'ground-ivy', cover: 0.1, since: '2026-03-01', seenOn: '2026-03-01' }];
     const ivy = ask({ weeds }).season;

@@ -1,4 +1,4 @@
-import type { Lawn, LocalDate } from '@alfombra/core';
+import type { Lawn, LocalDate, Step } from '@alfombra/core';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { usePutLawn } from '@/api/queries';
@@ -9,10 +9,12 @@ import { binds, needIdOf, needName, together, without, zoneOf } from './decision
 /** What somebody decided about these zones, each to be taken back; nothing where nobody did. */
 export function DecidedCard({
   lawn,
+  steps,
   zoneIds,
   today,
 }: {
   lawn: Lawn;
+  steps: readonly Step[];
   zoneIds: ReadonlySet<string>;
   today: LocalDate;
 }) {
@@ -28,7 +30,7 @@ export function DecidedCard({
     <Card tone="panel">
       <Title>{t('decided.byHand')}</Title>
       {putLawn.error ? <Failed message={words(putLawn.error)} /> : null}
-      {together(decided).map((group) => {
+      {together(decided, steps).map((group) => {
         const [key, one] = group[0]!;
         const needIds = [...new Set(group.map(([, each]) => needIdOf(each)))];
         const names = needIds.map((id) => needName(t, id)).join(', ');

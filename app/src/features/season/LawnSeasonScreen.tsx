@@ -128,7 +128,7 @@ function StepsOf({
       {sameClashes(clashes).map((group) => (
         <ClashCard key={group[0]!.id} clashes={group} lawn={lawn} />
       ))}
-      <DecidedCard lawn={lawn} zoneIds={zoneIds} today={question.company.today} />
+      <DecidedCard lawn={lawn} steps={steps} zoneIds={zoneIds} today={question.company.today} />
       {steps.length === 0 && clashes.length === 0 ? (
         <Empty title={t('season.empty')} lead={t('season.emptyLead')} />
       ) : null}

@@ -79,7 +79,7 @@ it('shows what was decided, and takes it back; what binds no more is gone', () =
   };
   const zoneIds = new Set(question.lawn.zones.map(({ id }) => id));
   const lawn = { ...question.lawn, decisions };
-  render(<DecidedCard lawn={lawn} zoneIds={zoneIds} today={today} />);
+  render(<DecidedCard lawn={lawn} steps={[]} zoneIds={zoneIds} today={today} />);
   expect(screen.getAllByText('Take back')).toHaveLength(1);
   expect(screen.getByText(/^Dandelion · /)).toBeTruthy();
   fireEvent.click(screen.getByText('Take back'));
@@ -100,7 +100,7 @@ it('takes a walk against two weeds back as one', () => {
     decisions: withDay({}, today, { serves }, addDays(today, 4)),
   };
   const zoneIds = new Set(question.lawn.zones.map(({ id }) => id));
-  render(<DecidedCard lawn={lawn} zoneIds={zoneIds} today={today} />);
+  render(<DecidedCard lawn={lawn} steps={[{ ...step, serves }]} zoneIds={zoneIds} today={today} />);
   expect(screen.getByText(/^Dandelion, White clover · /)).toBeTruthy();
   fireEvent.click(screen.getByText('Take back'));
   expect(put()).toEqual({});

@@ -77,24 +77,27 @@ export const zoneOf = (needId: string): string => (needId.split(':')[2] ?? '').s
 export function needName(t: TFunction, needId: string): string {
   const subject = subjectOfWork(needId);
   if (subject === 'fall-round') return t('stepNames.fallRound');
-  return t([
+  const name = t([
     `weed.${subject}`,
     `cause.${subject}`,
     `group.${subject}`,
     `slot.${subject}`,
     `grass.${subject}`,
   ]);
+  return name.charAt(0).toLocaleUpperCase() + name.slice(1);
 }
 
-/** What was decided in one breath: a step that does the work of several needs is one line, and taken back as one. */
-export function together(decisions: readonly [string, Decided][]): [string, Decided][][] {
+/** Decisions a line each: the days of one step's works are one, and taken back as one. */
+export function together(
+  decisions: readonly [string, Decided][],
+  steps: readonly Pick<Step, 'id' | 'serves'>[],
+): [string, Decided][][] {
   const groups = new Map<string, [string, Decided][]>();
   for (const entry of decisions) {
     const [key, one] = entry;
-    const group =
-      one.kind === 'pin'
-        ? [one.kind, zoneOf(needIdOf(one)), one.date, one.on, JSON.stringify(one.materials)].join()
-        : key;
+    const step =
+      one.kind === 'pin' ? steps.find(({ serves }) => serves.includes(one.work)) : undefined;
+    const group = step ? `step ${step.id}` : key;
     groups.set(group, [...(groups.get(group) ?? []), entry]);
   }
   return [...groups.values()];
