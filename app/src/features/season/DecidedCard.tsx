@@ -1,20 +1,24 @@
-import type { Lawn, LocalDate, Step } from '@alfombra/core';
+import type { Lawn, LocalDate, Season, Step } from '@alfombra/core';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { usePutLawn } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import { Button, Card, Failed, fullDay, Title, Words } from '@/ui';
 import { binds, needIdOf, needName, together, without, zoneOf } from './decisions';
+import { reasonWords } from './reasonWords';
 
 /** What somebody decided about these zones, each to be taken back; nothing where nobody did. */
 export function DecidedCard({
   lawn,
   steps,
+  unheld,
   zoneIds,
   today,
 }: {
   lawn: Lawn;
   steps: readonly Step[];
+  /** What of it the plan cannot hold, and why. */
+  unheld: Season['unheld'];
   zoneIds: ReadonlySet<string>;
   today: LocalDate;
 }) {
@@ -49,6 +53,13 @@ export function DecidedCard({
                       ? t('decided.until', { date: fullDay(one.until) })
                       : t('decided.forGood')}
               </Words>
+              {unheld
+                .filter(({ needId }) => needIds.includes(needId))
+                .map(({ reason }) => (
+                  <Words key={reason.rule} size="note" tone="caution">
+                    {reasonWords(t, reason)}
+                  </Words>
+                ))}
             </View>
             <Button
               kind="plain"

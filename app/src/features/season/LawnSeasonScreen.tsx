@@ -98,6 +98,7 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
             lawn={lawn}
             question={question}
             judged={view.judged}
+            unheld={view.season.unheld}
             zoneIds={new Set(zoneId === null ? lawn.zones.map(({ id }) => id) : [zoneId])}
           />
         )}
@@ -114,11 +115,13 @@ function StepsOf({
   lawn,
   question,
   judged,
+  unheld,
   zoneIds,
 }: { [Part in 'steps' | 'clashes' | 'leftOut' | 'unmet']: readonly Season[Part][number][] } & {
   lawn: Lawn;
   question: SeasonQuestion;
   judged: SeasonView['judged'];
+  unheld: Season['unheld'];
   zoneIds: ReadonlySet<string>;
 }) {
   const { t } = useTranslation();
@@ -128,7 +131,13 @@ function StepsOf({
       {sameClashes(clashes).map((group) => (
         <ClashCard key={group[0]!.id} clashes={group} lawn={lawn} />
       ))}
-      <DecidedCard lawn={lawn} steps={steps} zoneIds={zoneIds} today={question.company.today} />
+      <DecidedCard
+        lawn={lawn}
+        steps={steps}
+        unheld={unheld}
+        zoneIds={zoneIds}
+        today={question.company.today}
+      />
       {steps.length === 0 && clashes.length === 0 ? (
         <Empty title={t('season.empty')} lead={t('season.emptyLead')} />
       ) : null}

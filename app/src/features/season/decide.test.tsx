@@ -79,7 +79,7 @@ it('shows what was decided, and takes it back; what binds no more is gone', () =
   };
   const zoneIds = new Set(question.lawn.zones.map(({ id }) => id));
   const lawn = { ...question.lawn, decisions };
-  render(<DecidedCard lawn={lawn} steps={[]} zoneIds={zoneIds} today={today} />);
+  render(<DecidedCard lawn={lawn} steps={[]} unheld={[]} zoneIds={zoneIds} today={today} />);
   expect(screen.getAllByText('Take back')).toHaveLength(1);
   expect(screen.getByText(/^Dandelion · /)).toBeTruthy();
   fireEvent.click(screen.getByText('Take back'));
@@ -100,10 +100,35 @@ it('takes a walk against two weeds back as one', () => {
     decisions: withDay({}, today, { serves }, addDays(today, 4)),
   };
   const zoneIds = new Set(question.lawn.zones.map(({ id }) => id));
-  render(<DecidedCard lawn={lawn} steps={[{ ...step, serves }]} zoneIds={zoneIds} today={today} />);
+  render(
+    <DecidedCard
+      lawn={lawn}
+      steps={[{ ...step, serves }]}
+      unheld={[]}
+      zoneIds={zoneIds}
+      today={today}
+    />,
+  );
   expect(screen.getByText(/^Dandelion, White clover · /)).toBeTruthy();
   fireEvent.click(screen.getByText('Take back'));
   expect(put()).toEqual({});
+});
+it('says what of it the plan cannot hold', () => {
+  const work = `control:white-clover:${question.lawn.zones[0]!.id}:2026/spray/1`;
+  const decisions = withDay({}, today, { serves: [work] }, addDays(today, 4));
+  const { season } = seasonView(withDecisions(decisions));
+  const zoneIds = new Set(question.lawn.zones.map(({ id }) => id));
+  const lawn = { ...question.lawn, decisions };
+  render(
+    <DecidedCard
+      lawn={lawn}
+      steps={season.steps}
+      unheld={season.unheld}
+      zoneIds={zoneIds}
+      today={today}
+    />,
+  );
+  expect(screen.getByText('Set by hand, but nothing is planned for it')).toBeTruthy();
 });
 it('meets what another device decided about something else', () => {
   const base = { decisions: {} };
