@@ -153,6 +153,6 @@ export function seasonView(question: SeasonQuestion): SeasonView {
     ];
   });
   const risk = riskOfLawn({ ...lawn, today: company.today }, weather, soil, question.sightings);
-  const judged = Object.fromEntries(judgePins(input, season));
+  const judged = Object.fromEntries(judgePins(input, season, { ...lawn, zones: input.zones }));
   return { season, soil: Object.fromEntries(views), risk, judged };
 }

@@ -5,21 +5,25 @@ import { applicationsOf } from '../courses/applicationsOf';
 import type { Season } from '../courses/step';
 import type { SeasonInput } from '../needs/seasonInput';
 import { localDate } from '../units';
-import { judgeContext } from './judgeContext';
+import { judgeContext, type JudgedLawn } from './judgeContext';
 
 /**
  * What the checker says of the jobs that somebody set, each beside all else that is done and planned, by the address of
  * their first work; on the day that is expected then.
+ * @param lawn who uses the lawn and what stands on it, where it is stored; without it only its zones are known
  */
-export function judgePins(input: SeasonInput, season: Season): Map<string, CheckFinding[]> {
-  const others = [...input.records, ...season.steps.flatMap((step) => applicationsOf(step))];
-  const lawn = {
+export function judgePins(
+  input: SeasonInput,
+  season: Season,
+  lawn: JudgedLawn = {
     zones: input.zones,
     property: propertySchema.parse({}),
     features: [],
     pins: [],
     region: input.region,
-  };
+  },
+): Map<string, CheckFinding[]> {
+  const others = [...input.records, ...season.steps.flatMap((step) => applicationsOf(step))];
   return new Map(
     season.steps
       .filter(({ pinned }) => pinned)

@@ -38,7 +38,18 @@ it('keeps a step on the day that was picked, and judges it', () => {
   const { season, judged } = seasonView(withDecisions(decisions));
   const found = season.steps.find(({ id }) => id === step.id)!;
   expect([found.window.best, found.pinned]).toEqual([day, true]);
+  // The judge knows whose lawn it is.
+  const rules = (lawn: Lawn) =>
+    (seasonView({ ...question, lawn: { ...lawn, decisions } }).judged[step.id] ?? []).map(
+      ({ rule }) => rule,
+    );
+  const kept = (children: boolean): Lawn => ({
+    ...question.lawn,
+    property: { ...question.lawn.property, children },
+  });
   expect(judged[step.id]).toBeDefined();
+  expect(rules(kept(true))).toContain('reentry');
+  expect(rules(kept(false))).not.toContain('reentry');
 });
 it('points at a day that is over, and keeps nothing', () => {
   mockPut.mockClear();
