@@ -2,14 +2,22 @@ import assert from 'node:assert/strict';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { afterEach } from 'node:test';
 import { setTimeout as wait } from 'node:timers/promises';
-import { chromium, type BrowserContext, type Page } from 'playwright-core';
+import { chromium, type BrowserContext, type Page, type Request } from 'playwright-core';
 
 export const PHONE = { width: 390, height: 844 };
 export const WIDE = { width: 1280, height: 800 };
 
 /** Longest wait of a browser test for anything: nothing here is a test of speed, and two cores may be busy. */
 export const PATIENCE_MS = Number(process.env.PATIENCE ?? 60_000);
+
+/** A test that failed says what the browsers showed, what waited in them, and what was sent. */
+afterEach(async (test) => {
+  // The types of this Node's test context do not have it yet.
+  const { passed = true } = test as { passed?: boolean };
+  if ('diagnostic' in test && !passed && opened.length > 0) test.diagnostic(await shown());
+});
 
 const opened: { context: BrowserContext; profile: string }[] = [];
 
@@ -52,21 +60,58 @@ export async function openBrowser(
     ],
   });
   context.setDefaultTimeout(PATIENCE_MS);
+  note(context);
   opened.push({ context, profile });
   return context;
 }
 
-/** What every open page shows, for whoever reads why a test failed. */
+/** Writes to the server and what came of them, the newest last: of each browser that is open. */
+const MOST_NOTED = 25;
+const noted: string[] = [];
+function note(context: BrowserContext): void {
+  const say = (request: Request, end: string) => {
+    if (request.method() === 'GET' && end === '200') return;
+    const at = new Date().toISOString().slice(11, 23);
+    noted.push(`${at} ${request.method()} ${new URL(request.url()).pathname} ${end}`);
+    noted.splice(0, noted.length - MOST_NOTED);
+  };
+  context.on('response', (response) => say(response.request(), String(response.status())));
+  context.on('requestfailed', (request) => say(request, request.failure()?.errorText ?? 'failed'));
+}
+
+/** What every open page shows and has not sent, for whoever reads why a test failed. */
 async function shown(): Promise<string> {
   const pages = opened.flatMap(({ context }) => context.pages());
   const texts = await Promise.all(
     pages.map(async (page) => {
       const text = await page.evaluate(() => document.body.innerText).catch(String);
-      return `${page.url()}: ${text.replace(/\s+/g, ' ').slice(0, 800)}`;
+      const unsent = await unsentWrites(page).catch(String);
+      return `${page.url()}: ${text.replace(/\s+/g, ' ').slice(0, 800)} [unsent: ${unsent}]`;
     }),
   );
-  return texts.join('; ');
+  return [...texts, `at ${new Date().toISOString().slice(11, 23)}`, ...noted].join('; ');
 }
+
+/** Each write that waits in a page's outbox, but for what it says. */
+const unsentWrites = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<string>((resolve) => {
+        const open = indexedDB.open('alfombra-outbox');
+        open.onsuccess = () => {
+          const all = open.result.transaction('writes').objectStore('writes').getAll();
+          all.onsuccess = () => {
+            open.result.close();
+            const plain = all.result as Record<string, unknown>[];
+            resolve(
+              JSON.stringify(plain, (key, value: unknown) =>
+                ['base', 'body', 'conflict'].includes(key) ? Boolean(value) : value,
+              ),
+            );
+          };
+        };
+      }),
+  );
 
 /** Asks again until it is so. `what` ends the sentence "it did not come to …" */
 export async function until(

@@ -1,6 +1,7 @@
 import { RequestFailure } from '../request';
 import type { Kept, NewWrite } from '@/state/sync/outbox';
 import { useOutboxStore } from '@/state/sync/outboxStore';
+import type { Acceptance } from '@/state/sync/outboxDatabase';
 import type { PendingWrite, ServerDocument } from '@/state/sync/pendingWrite';
 import { BACKGROUND_TAG, openSharedOutbox } from './sharedOutbox';
 
@@ -11,6 +12,8 @@ const LAST_RETRY_MS = 60_000;
 /** While much is sent, screens are told of it this often. */
 const TELLS_EVERY_MS = 200;
 const HOUR_MS = 3_600_000;
+/** A device's clock may be set back while the app is open. */
+const CLOCK_MARGIN_MS = 60_000;
 
 type Change = Omit<NewWrite, 'owner'>;
 type AcceptedListener = (write: PendingWrite, document: ServerDocument) => void;
@@ -18,6 +21,8 @@ type AcceptedListener = (write: PendingWrite, document: ServerDocument) => void;
 export interface SyncListener {
   /** The server has taken a write, from this tab or another. */
   accepted: AcceptedListener;
+  /** It was taken after this page had begun to ask, and before it could hear of it. */
+  missed: (acceptance: Acceptance) => void;
   /** What could be sent is sent: what else depends on it may be asked anew, once. */
   drained: () => void;
   signedOut: () => void;
@@ -76,9 +81,16 @@ const showSoon = (): void => {
 export async function startSync(person: string, hears: SyncListener): Promise<() => void> {
   owner = person;
   listener = hears;
-  const { database } = await open();
+  const { database, outbox } = await open();
   await database.put('marks', person, 'person');
   await show();
+  // The app's worker may have sent something while this page was asking for its lists.
+  const began = performance.timeOrigin - CLOCK_MARGIN_MS;
+  const missed = await outbox.acceptedSince(person, began);
+  if (missed.length > 0) {
+    missed.forEach(hears.missed);
+    hears.drained();
+  }
   const again = () => {
     retryMs = FIRST_RETRY_MS;
     void sendNow();
@@ -92,6 +104,12 @@ export async function startSync(person: string, hears: SyncListener): Promise<()
     void show();
     again();
   };
+  // Any answer shows that there is a line, whatever the browser believes of it.
+  const stopListening = useOutboxStore.subscribe(({ line, writes, sending }, was) => {
+    if (line === 'up' && was.line === 'down' && writes.length > 0 && !sending) {
+      sendAfter(FIRST_RETRY_MS);
+    }
+  });
   window.addEventListener('online', again);
   document.addEventListener('visibilitychange', seen);
   void navigator.storage?.persist?.().catch(() => false);
@@ -101,6 +119,7 @@ export async function startSync(person: string, hears: SyncListener): Promise<()
     owner = null;
     listener = null;
     clearTimeout(timer);
+    stopListening();
     useOutboxStore.getState().set({ writes: [], others: 0 });
     window.removeEventListener('online', again);
     document.removeEventListener('visibilitychange', seen);
@@ -114,28 +133,34 @@ export async function stopSending(): Promise<void> {
   await database.delete('marks', 'person');
 }
 
-/** Sends what waits; when the network gives out, tries again later by itself. */
+function sendAfter(ms: number): void {
+  clearTimeout(timer);
+  timer = setTimeout(() => void sendNow(), ms);
+}
+
+/** Sends what waits; when that does not succeed, tries again later by itself. */
 export async function sendNow(): Promise<void> {
   if (!owner) return;
   clearTimeout(timer);
   const { outbox, tabs } = await open();
   const { set } = useOutboxStore.getState();
   set({ sending: true });
-  const end = await outbox.flush(owner).catch(() => 'unreachable' as const);
-  await show();
+  const end = await outbox.flush(owner).catch(() => 'failing' as const);
+  // Before anything that may take its time or fail: nothing that waits is left without a next try.
+  if (end !== 'empty' && end !== 'blocked') {
+    sendAfter(end === 'signed-out' ? LAST_RETRY_MS : retryMs);
+    retryMs = Math.min(LAST_RETRY_MS, retryMs * 2);
+  }
   set({ sending: false, ...(end === 'signed-out' ? { line: 'signed-out' as const } : {}) });
+  await show();
   if (end === 'signed-out') listener?.signedOut();
   if (tookSome) {
     tookSome = false;
     listener?.drained();
     tabs.tell({ kind: 'drained' });
   }
+  if (end === 'unreachable' || end === 'failing') void sendInBackground();
   await measureStorage();
-  if ((end === 'unreachable' || end === 'failing') && owner) {
-    timer = setTimeout(() => void sendNow(), retryMs);
-    retryMs = Math.min(LAST_RETRY_MS, retryMs * 2);
-    void sendInBackground();
-  }
 }
 
 /** Asks the browser to wake the app's worker when the line is back, also after the last tab has gone. */

@@ -30,6 +30,12 @@ export function useSync(user: User | undefined): void {
         intoCache(client, write, document);
         for (const key of askedAgain(write)) outdated.add(JSON.stringify(key));
       },
+      missed: ({ kind, id, lawnId }) => {
+        const own = kind === 'lawn' ? [keys.lawn(id)] : kind === 'customer' ? [keys.customers] : [];
+        for (const key of [...own, ...askedAgain({ kind, lawnId })]) {
+          outdated.add(JSON.stringify(key));
+        }
+      },
       // Once for all that went through: four hundred lawns are one look at the list.
       drained: () => {
         const keys = [...outdated];
@@ -81,7 +87,7 @@ function whenListed(client: QueryClient, then: () => void): () => void {
 }
 
 /** What else the server says that follows from a write: findings, links, what is due. */
-function askedAgain({ kind, lawnId }: PendingWrite): QueryKey[] {
+function askedAgain({ kind, lawnId }: Pick<PendingWrite, 'kind' | 'lawnId'>): QueryKey[] {
   const part = partOf(kind);
   return [keys.lawns, ...(part && lawnId ? [keys.ofLawn(lawnId, part)] : [])];
 }

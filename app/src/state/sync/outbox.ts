@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid';
-import type { OutboxDatabase } from './outboxDatabase';
+import type { Acceptance, OutboxDatabase } from './outboxDatabase';
 import {
   isSetAside,
   type DocumentKind,
@@ -88,6 +88,25 @@ export class Outbox {
   async othersWaiting(owner: string): Promise<number> {
     const all = await this.options.database.getAll('writes');
     return all.filter((write) => write.owner !== owner).length;
+  }
+
+  /**
+   * What the server took since a moment, whichever tab or worker sent it; what is older is forgotten.
+   * @param since ms since 1970
+   */
+  async acceptedSince(owner: string, since: number): Promise<Acceptance[]> {
+    const transaction = this.options.database.transaction('accepted', 'readwrite');
+    const found: Acceptance[] = [];
+    for (
+      let cursor = await transaction.store.openCursor();
+      cursor;
+      cursor = await cursor.continue()
+    ) {
+      if (cursor.value.at < since) await cursor.delete();
+      else if (cursor.value.owner === owner) found.push(cursor.value);
+    }
+    await transaction.done;
+    return found;
   }
 
   /** @throws DOMException `QuotaExceededError` when the device has no room; nothing is changed then */
@@ -239,6 +258,7 @@ export class Outbox {
           await store.renew(later, onTopOf({ ...later, base }, document));
         }
       }
+      await store.noteAccepted(write);
     });
     this.options.onAccepted?.(write, document);
   }
@@ -324,11 +344,11 @@ export class Outbox {
   ): Promise<Value> {
     const { database, newId = uuid, onChange } = this.options;
     const transaction = database.transaction(
-      'writes',
+      ['writes', 'accepted'],
       'readwrite',
       strict ? { durability: 'strict' } : {},
     );
-    const { store } = transaction;
+    const store = transaction.objectStore('writes');
     let value: Value;
     try {
       value = await work({
@@ -350,6 +370,10 @@ export class Outbox {
                 tried: false,
                 failures: 0,
               })),
+        noteAccepted: async ({ owner, kind, id, lawnId }) =>
+          void (await transaction
+            .objectStore('accepted')
+            .add({ owner, kind, id, lawnId, at: Date.now() })),
       });
     } catch (error) {
       // Whatever was put before the fault is not kept either.
@@ -377,4 +401,5 @@ interface WriteStore {
   delete: (seq: number) => Promise<void>;
   /** Gives a write new content under a new id, or removes it when that says nothing. */
   renew: (write: Write, content: Content) => Promise<void>;
+  noteAccepted: (write: Write) => Promise<void>;
 }
