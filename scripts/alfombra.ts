@@ -20,15 +20,16 @@ import {
   zoneArea,
   zoneBias,
   zoneSoil,
+  type LocalDate,
 } from '@alfombra/core';
 import { diagnose } from '@alfombra/core/walking';
 import { checkApplication, type CheckContext } from '@alfombra/core/judging';
 import {
   judgePins,
   lawnSeasonInput,
+  lookAhead,
   movesBetween,
   planOf,
-  planSeason,
   rateCard,
   zoneCaseOf,
   type Plan,
@@ -59,21 +60,22 @@ function readJson(): unknown {
   }
 }
 
-/** What a lawn's question comes to, soil and all. */
-function inputOf({ weather, readings, records, history, ...request }: LawnQuestion) {
-  return lawnSeasonInput(
+/** A lawn's question as the planner takes it. */
+const partsOf = ({ weather, readings, records, history, ...request }: LawnQuestion) =>
+  [
     request,
     weather,
     readings,
     records.flatMap(applicationsOfRecord),
     new Map(history.map(({ zoneId, causes }) => [zoneId, causes])),
-  );
-}
+  ] as const;
+
+/** What a lawn's question comes to, soil and all. */
+const inputOf = (question: LawnQuestion) => lawnSeasonInput(...partsOf(question));
 
 /** The plan of a question; a job that somebody set comes with what the judge says of it. */
-const planFor = (question: LawnQuestion): Plan => {
-  const input = inputOf(question);
-  const season = planSeason(input);
+const planFor = (question: LawnQuestion, until?: LocalDate): Plan => {
+  const { input, season } = lookAhead(...partsOf(question), until);
   const plan = planOf(season, input, shelfOf(question.policy.labels));
   const judged = judgePins(input, season);
   return {
@@ -122,11 +124,15 @@ const run: Record<CommandName, (input: unknown) => unknown> = {
   season: (raw) => {
     const { rateCard: withCard, previous, until, ...question } = parse('season', raw);
     const input = inputOf(question);
-    const whole = planFor(question);
+    const whole = planFor(question, until);
     const told = ({ date }: { date: string }) => until === undefined || date <= until;
     const planned = { ...whole, jobs: whole.jobs.filter(told), looks: whole.looks.filter(told) };
     const season = previous
-      ? { ...planned, moves: movesBetween(previous, question, planFor) }
+      ? {
+          ...planned,
+          // Of this year's work: what lies beyond it follows from it.
+          moves: movesBetween(previous, question, (asked) => planFor(asked, asked.today)),
+        }
       : planned;
     if (!withCard) return season;
     const cards = input.zones

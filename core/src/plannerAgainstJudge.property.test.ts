@@ -3,10 +3,10 @@
  * planned breaks a rule of the checker. It stands above both floors, since neither may know the other.
  */
 import fc from 'fast-check';
-import { applicationsOf, localDate, zoneArea } from './index';
+import { addDays, applicationsOf, localDate, zoneArea } from './index';
 import { checkApplication, type CheckContext } from './checker';
 import { judgeContext } from './judging';
-import { lawnSeason } from './planning';
+import { lawnSeason, lookAhead } from './planning';
 import { anyLawn, dayOf, inputOf, lawnOf, type AnyLawn } from './testdata/anyLawn';
 import type { Near } from './needs';
 import { cases } from './units/testdata/cases';
@@ -54,6 +54,40 @@ it('never plans what the checker would call an exceedance', () => {
     }),
     { ...cases(100), seed: 20261125 },
   );
+});
+
+it('keeps every limit in the years ahead, too', () => {
+  let later = 0;
+  fc.assert(
+    fc.property(anyLawn, (sample) => {
+      const { zone, records, weather, history, request } = inputOf(sample);
+      const { season } = lookAhead(request, weather, [], records, history);
+      const end = addDays(request.today, 365);
+      // What was sown has grown in by then.
+      const sown = season.steps.flatMap((step) => (step.kind === 'seed' ? [step.species] : []));
+      const bare = 1 - zone.stand.reduce((sum, { cover }) => sum + cover, 0);
+      const grown = [...zone.stand, ...sown.map((species) => ({ species, cover: bare }))];
+      const all = [...records, ...season.steps.flatMap((step) => applicationsOf(step))];
+      for (const step of season.steps.filter(({ window }) => window.best > end)) {
+        later += 1;
+        for (const application of applicationsOf(step)) {
+          const lawn = lawnOf(sample, { ...zone, stand: grown });
+          const context = judgeContext(lawn, application, {
+            others: all,
+            policy: request.policy,
+            samples: [],
+            kill: step.kind === 'control' && step.kill === true,
+          })!;
+          const over = checkApplication(application, context).filter(
+            ({ severity }) => severity === 'exceeds',
+          );
+          expect({ step: step.id, window: step.window, over }).toMatchObject({ over: [] });
+        }
+      }
+    }),
+    { ...cases(40), seed: 20261201 },
+  );
+  expect(later).toBeGreaterThan(100);
 });
 
 it('keeps the turf and the heat safe on the first and the last day of every spray window', () => {

@@ -13,7 +13,7 @@ import type { ControlTask } from './controlProgress';
 import { controlSteps } from './controlStep';
 import type { ControlStep, SeedStep } from './step';
 
-const SUBJECT = 'broadleaf-round';
+export const FALL_ROUND = 'broadleaf-round';
 
 const isPerennialBroadleaf = (slug: string): boolean => {
   const entry = weedOf(slug);
@@ -69,7 +69,7 @@ export function fallRound(
   if (seed?.use === 'new' && seed.window.best <= to) return null;
   const identity = {
     kind: 'control' as const,
-    subject: SUBJECT,
+    subject: FALL_ROUND,
     place: { zoneId: zone.id },
     cycle: String(year),
   };

@@ -1,4 +1,4 @@
-import { applicationRules, grass } from '../knowledge';
+import { applicationRules, grass, type GrassSlug } from '../knowledge';
 import { layoutCosts } from '../knowledge/layoutCosts';
 import type { Shelf } from '../products';
 import { mixComponents, type MixProduct } from '../rates';
@@ -12,6 +12,10 @@ import type { ZoneCase } from '../choice/zoneCase';
 /** Days ahead for which today's drought is taken to last. */
 const DROUGHT_HOLDS_DAYS = 3;
 
+/** Days until all of a grass is up; plugs take as long to root, and what prunes roots spares neither. */
+const daysToCome = (species: string): number =>
+  grass(species as GrassSlug).seed?.germinationDays[1] ?? 21;
+
 /** Weeks from a spray day to seeding (`before`) or since seedlings came up (`after`). */
 function seedTiming(
   date: LocalDate,
@@ -19,8 +23,7 @@ function seedTiming(
 ): Pick<MixQuestion, 'weeksToSeeding' | 'weeksSinceEmergence'> {
   if (!seed) return { weeksToSeeding: null, weeksSinceEmergence: null };
   const days = daysBetween(date, seed.window.best);
-  // Plugs take as long to root as seed to come up, and what prunes roots spares neither.
-  const emergence = grass(seed.species).seed?.germinationDays[1] ?? 21;
+  const emergence = daysToCome(seed.species);
   if (days >= 0) return { weeksToSeeding: days / 7, weeksSinceEmergence: null };
   // Past a year the new grass is an established stand.
   return days < -365
@@ -28,18 +31,19 @@ function seedTiming(
     : { weeksToSeeding: null, weeksSinceEmergence: Math.max(0, (-days - emergence) / 7) };
 }
 
-/** Seed or plugs already in the ground: the last on record. */
+/** Seed or plugs already in the ground: the youngest on record. */
 function sownAlready(
   { records }: ZoneCase,
   date: LocalDate,
 ): Pick<MixQuestion, 'weeksSinceEmergence'> | null {
-  const sown = records
-    .filter(({ materials }) => materials.some(({ kind }) => kind === 'seed' || kind === 'plugs'))
-    .map((record) => localDate(record.date))
-    .filter((day) => day <= date && daysBetween(day, date) <= 365)
-    .sort()
-    .pop();
-  return sown ? { weeksSinceEmergence: Math.max(0, (daysBetween(sown, date) - 21) / 7) } : null;
+  const weeks = records.flatMap((record) => {
+    const days = daysBetween(localDate(record.date), date);
+    if (days < 0 || days > 365) return [];
+    return record.materials
+      .filter(({ kind }) => kind === 'seed' || kind === 'plugs')
+      .map(({ slug }) => Math.max(0, (days - daysToCome(slug)) / 7));
+  });
+  return weeks.length > 0 ? { weeksSinceEmergence: Math.min(...weeks) } : null;
 }
 
 /** Puts the question of one walk on a day: who is there, what grows, how hot, what came before. */

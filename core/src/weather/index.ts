@@ -8,5 +8,6 @@ export * from './seededRandom';
 export * from './soilModel';
 export * from './soilSeason';
 export * from './syntheticWeather';
+export * from './usualWeather';
 export * from './weatherBundle';
 export * from './zoneSoil';
