@@ -14,4 +14,5 @@ export * from './weather/lawnRisk';
 export * from './program/scouting';
 export * from './program/stepChoices';
 export * from './case/judgePins';
+export * from './case/lawnQuestion';
 export * from './case/protection';

@@ -1,15 +1,11 @@
 import {
-  findingsOf,
   monthOf,
   responseAtDepth,
   SEASON_DEPTH_IN,
-  seasonRequestSchema,
   siteFactors,
   siteOffset,
   stripThresholds,
   zoneBias,
-  nearZones,
-  zonesAsKnown,
   type Application,
   type Company,
   type Lawn,
@@ -24,6 +20,7 @@ import {
   judgePins,
   lawnSeasonInput,
   planSeason,
+  questionOf,
   rateCard,
   riskOfLawn,
   stepChoices,
@@ -32,8 +29,6 @@ import {
   type Risk,
   type Sighting,
   type StepChoices,
-  decidedIn,
-  historyByZone,
 } from '@alfombra/core/planning';
 import type { CheckFinding } from '@alfombra/core/judging';
 
@@ -75,34 +70,10 @@ export interface SeasonQuestion {
   sightings: Sighting[];
 }
 
-const requestOf = ({
-  company,
-  lawn,
-  visits,
-}: Pick<SeasonQuestion, 'company' | 'lawn' | 'visits'>) =>
-  seasonRequestSchema.parse({
-    today: company.today,
-    region: lawn.region,
-    upkeep: lawn.upkeep,
-    zones: zonesAsKnown(lawn),
-    findings: findingsOf(visits, lawn),
-    policy: company.policy,
-    choices: lawn.choices,
-    decisions: Object.values(lawn.decisions),
-    property: nearZones(lawn),
-  });
-
-const historyOf = ({ lawn, visits, records, company }: SeasonQuestion) =>
-  historyByZone(lawn.zones, records, decidedIn(visits), company.today);
-
-const inputOf = (question: SeasonQuestion) =>
-  lawnSeasonInput(
-    requestOf(question),
-    question.weather,
-    question.readings,
-    question.records,
-    historyOf(question),
-  );
+const inputOf = ({ company, weather, ...stored }: SeasonQuestion) => {
+  const { request, readings, records, history } = questionOf(company, stored);
+  return lawnSeasonInput(request, weather, readings, records, history);
+};
 
 /** Every way to do one step. @throws RangeError when there is nothing to choose about it */
 export function choicesView(question: SeasonQuestion, stepId: string): StepChoices {

@@ -9,7 +9,7 @@ import {
   upkeepSchema,
   zoneSchema,
 } from '../lawn';
-import { clashChoicesSchema, decidedSchema } from '../needs';
+import { clashChoicesSchema, decidedSchema, lookAnswerSchema } from '../needs';
 import { TIME_ZONES } from '../units';
 import { localDateSchema } from '../weather';
 import { questionSchema } from './question';
@@ -154,6 +154,8 @@ export const lawnBodySchema = z.object({
   choices: clashChoicesSchema.default({}),
   /** What was decided about needs and their work, each under what it is about: two devices' words meet there. */
   decisions: z.record(z.string().max(220), decidedSchema).default({}),
+  /** What was seen at dated returns, each under its need and day. */
+  looks: z.record(z.string().max(220), lookAnswerSchema).default({}),
 });
 export type LawnBody = z.infer<typeof lawnBodySchema>;
 

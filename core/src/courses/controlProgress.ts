@@ -19,6 +19,8 @@ export interface ControlTask {
   notBefore: LocalDate | null;
   /** The next walk is made only where the weed is still seen. */
   waitsForLook: boolean;
+  /** Nobody has looked after the last walk. */
+  unseen: boolean;
 }
 
 /** Where a weed's programme stands on a day. */
@@ -83,6 +85,7 @@ export function controlProgress(zoneCase: ZoneCase, finding: WeedFinding): Contr
     rounds: most,
     notBefore: last ? addDays(last.date, interval) : null,
     waitsForLook,
+    unseen: false,
   });
   const none = { need, task: null, lookOn: null };
   if (!last) return { need, state: 'open', task: task(rounds, false), lookOn: null };
@@ -92,8 +95,15 @@ export function controlProgress(zoneCase: ZoneCase, finding: WeedFinding): Contr
   if (!last.counts && done < rounds) {
     return { need, state: 'underWay', task: task(rounds, false), lookOn: null };
   }
+  const stillToLook = seen === null && today <= addDays(last.resultOn, walkRules.lookOpenDays);
   if (done < rounds) {
-    return { need, state: 'underWay', task: task(rounds, true), lookOn: last.resultOn };
+    // Seen again it waits for nothing more; where nobody looked, the weed is taken to be there as the table says.
+    return {
+      need,
+      state: 'underWay',
+      task: { ...task(rounds, stillToLook), unseen: seen === null && !stillToLook },
+      lookOn: stillToLook ? last.resultOn : null,
+    };
   }
   if (seen !== null) {
     return done < rounds + walkRules.extraWalks
@@ -104,7 +114,7 @@ export function controlProgress(zoneCase: ZoneCase, finding: WeedFinding): Contr
           reason: { rule: 'control-failed', inputs: { weed: finding.weed, walks: done } },
         };
   }
-  if (today <= addDays(last.resultOn, walkRules.lookOpenDays)) {
+  if (stillToLook) {
     return {
       ...none,
       state: 'waiting',

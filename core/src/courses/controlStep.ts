@@ -289,6 +289,9 @@ function stepOf(
           ? [{ rule: 'control-round', inputs: { weed: finding.weed, round: done + 1, of: rounds } }]
           : [],
       ),
+      ...served.flatMap(({ finding, unseen }) =>
+        unseen ? [{ rule: 'control-unseen', inputs: { weed: finding.weed } }] : [],
+      ),
       { rule: method === 'spot' ? 'control-spot' : 'control-zone', inputs: { coverPct } },
       {
         rule: 'control-tolerated',
@@ -317,6 +320,7 @@ function afterWalk(task: ControlTask, { best, date }: Walk): ControlTask | null 
     done,
     notBefore: addDays(date, Math.max(interval, best.minIntervalDays)),
     waitsForLook: true,
+    unseen: false,
   };
 }
 

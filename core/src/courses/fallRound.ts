@@ -108,6 +108,7 @@ export function fallRound(
       rounds: 1,
       notBefore: from > today ? from : today,
       waitsForLook: false,
+      unseen: false,
     }));
   const { steps } = controlSteps(zoneCase, seed, tasks, () => undefined);
   const step = steps.find(({ window }) => window.best <= to);

@@ -240,10 +240,11 @@ export function killCourse(
           )
         : null;
     if (again) {
-      steps.push({
-        ...again,
-        waitsFor: { condition: 'look', expected: addDays(previous!, killRules.regrowthDays) },
-      });
+      const expected = addDays(previous!, killRules.regrowthDays);
+      // Seen green again it waits for nothing more.
+      steps.push(
+        answer === undefined ? { ...again, waitsFor: { condition: 'look', expected } } : again,
+      );
       // The seed is not open while a walk is still before it.
       previous = again.window.best;
       sown = later(sown, addDays(previous, wait));

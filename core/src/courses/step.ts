@@ -42,6 +42,10 @@ interface StepBase {
   pinned?: true;
 }
 
+/** Whether a step is to be done now: it is open, and nothing has to be seen first. */
+export const isDue = ({ state, waitsFor }: Pick<StepBase, 'state' | 'waitsFor'>): boolean =>
+  state === 'open' && waitsFor === undefined;
+
 interface SprayBase extends StepBase {
   group: string;
   products: MixProduct[];

@@ -6,6 +6,7 @@ import { applicationsOf } from '../courses/applicationsOf';
 import type { Season, Step } from '../courses/step';
 import type { Region } from '../knowledge';
 import type { Zone } from '../lawn';
+import { walkRules } from '../knowledge/programmes';
 import { seasonRequestSchema, type LookAnswer } from '../needs/seasonInput';
 import type { Application } from '../rates';
 import { addDays, daysBetween, localDate, type LocalDate } from '../units';
@@ -135,6 +136,32 @@ describe('work that was done', () => {
       seen: 'gone',
     };
     expect(need(on(41, { looks: [gone] }), 'control', 'dandelion').state).toBe('met');
+  });
+  it('has a second walk due once it was seen, or nobody came to look, and not before', () => {
+    const PLANTAIN = { ...DANDELION, weed: 'buckhorn-plantain' };
+    const first = of(plan(bluegrass, { today: '2026-04-08', weeds: [PLANTAIN] }), 'control')[0]!;
+    const records = [recordOf(first)];
+    const id = `control:buckhorn-plantain:${bluegrass.id}:2026`;
+    const at = (date: LocalDate, looks: LookAnswer[] = []) => {
+      const season = plan(bluegrass, { today: date, weeds: [PLANTAIN], records, looks });
+      const walk = of(season, 'control').find(({ serves }) => serves.includes(`${id}/walk/2`));
+      const look = of(season, 'look-again').find(({ need: of }) => of === id);
+      return { walk, look };
+    };
+    const { look } = at(addDays(first.window.best, 1));
+    const resultOn = look!.window.opens;
+    const unanswered = at(addDays(resultOn, walkRules.lookOpenDays));
+    expect([unanswered.walk?.waitsFor?.condition, unanswered.look?.need]).toEqual(['look', id]);
+    // Nobody came: it is taken to be there, and that is said.
+    const assumed = at(addDays(resultOn, walkRules.lookOpenDays + 1));
+    expect([assumed.walk!.waitsFor, assumed.look]).toEqual([undefined, undefined]);
+    expect(assumed.walk!.because.map(({ rule }) => rule)).toContain('control-unseen');
+    const answer = (seen: LookAnswer['seen']) =>
+      at(resultOn, [{ needId: id, date: resultOn, seen }]);
+    for (const seen of ['fewer', 'same', 'worse'] as const) {
+      expect([answer(seen).walk!.waitsFor, answer(seen).look]).toEqual([undefined, undefined]);
+    }
+    expect(answer('gone').walk).toBeUndefined();
   });
   it('is done again where it was rained off, once the label lets it', () => {
     const spray = of(before, 'control')[0]!;

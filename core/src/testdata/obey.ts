@@ -115,12 +115,21 @@ export function obey(
     disturbances,
     everyMorning = false,
   }: { days: number; seed: number; disturbances: Disturbances; everyMorning?: boolean },
-): { done: Done[]; broken: Disobeyed[]; last: Season; asked: number; records: Application[] } {
+): {
+  done: Done[];
+  broken: Disobeyed[];
+  last: Season;
+  asked: number;
+  records: Application[];
+  /** Day from which work that was written down late is known, by its record. */
+  knownFrom: ReadonlyMap<string, LocalDate>;
+} {
   const random = seededRandom(seed);
   const { request, records: before, history } = inputOf(sample);
   const start = request.today;
   const records: Application[] = [...before];
   const later: { from: LocalDate; record: Application }[] = [];
+  const knownFrom = new Map<string, LocalDate>();
   const looks: LookAnswer[] = [];
   const done: Done[] = [];
   const broken: Disobeyed[] = [];
@@ -158,9 +167,18 @@ export function obey(
         continue;
       }
       if (pending.has(step.id)) continue;
-      if (step.waitsFor && random() < 0.5) {
-        for (const work of step.serves) {
-          looks.push({ needId: needOfWork(work), date: today, seen: 'gone' });
+      if (step.waitsFor) {
+        // The one who comes for it looks first: what is gone is done with, what is not waits for nothing more.
+        const seen = random() < 0.5 ? 'gone' : 'same';
+        const needs = new Set(step.serves.map(needOfWork));
+        looks.push(...[...needs].map((needId) => ({ needId, date: today, seen }) as const));
+        season = ask(today);
+        for (const other of season.steps) {
+          if (other.waitsFor && other.serves.every((work) => needs.has(needOfWork(work)))) {
+            const round = (of: Step) => Math.min(...of.serves.map((work) => Number(work.split('/')[2])));
+            if (round(other) > round(step)) continue;
+            broken.push({ on: today, law: 'look', what: `${other.id} still waits, ${seen} was seen` });
+          }
         }
         continue;
       }
@@ -200,8 +218,10 @@ export function obey(
               : ({ ...material, amount: material.amount * (half ? 0.5 : 1) } as Material),
           ),
         };
-        if (random() < disturbances.typedLate) later.push({ from: addDays(today, 7), record });
-        else records.push(record);
+        if (random() < disturbances.typedLate) {
+          later.push({ from: addDays(today, 7), record });
+          knownFrom.set(record.id, addDays(today, 7));
+        } else records.push(record);
       }
       done.push(
         ...step.serves.map((work) => ({
@@ -235,7 +255,7 @@ export function obey(
     const week = addDays(today, 14);
     next = everyMorning ? addDays(today, 1) : ahead && ahead < week ? ahead : week;
   }
-  return { done, broken, last: season, asked, records };
+  return { done, broken, last: season, asked, records, knownFrom };
 }
 
 /** Needs that hang in the air: neither work, nor a day, nor a reason. */

@@ -1,14 +1,12 @@
 import {
   daysBetween,
   findingsOf,
+  isDue,
   laboratoryDays,
   lawnBodySchema,
   probeReadingsOf,
   regionSchema,
-  seasonRequestSchema,
   zoneArea,
-  nearZones,
-  zonesAsKnown,
   type ApplicationRecordBody,
   type Company,
   type LawnBody,
@@ -28,8 +26,8 @@ import {
   type RiskMark,
   type Sighting,
   decidedIn,
-  historyByZone,
   protectionOf,
+  questionOf,
   type Protection,
 } from '@alfombra/core/planning';
 import type { Stored } from '../documents/store';
@@ -131,36 +129,24 @@ export function workOut(
       lawn,
     };
   }
-  const request = seasonRequestSchema.parse({
-    today: company.today,
-    region: body.region,
-    upkeep: body.upkeep,
-    zones: zonesAsKnown(body),
-    findings: findingsOf(
-      file.visits.map((visit) => ({ ...visit.body, id: visit.id })),
-      body,
+  const question = questionOf(company, {
+    lawn: body,
+    visits: file.visits.map((visit) => ({ ...visit.body, id: visit.id })),
+    records: file.records.map((record) => ({ ...record.body, id: record.id })),
+    readings: probeReadingsOf(
+      file.readings.map((reading) => ({ ...reading.body, id: reading.id })),
     ),
-    policy: company.policy,
-    choices: body.choices,
-    decisions: Object.values(body.decisions),
-    property: nearZones(body),
   });
-  const records = file.records.map((record) => ({ ...record.body, id: record.id }));
   const { season, soil } = lawnSeason(
-    request,
+    question.request,
     weather,
-    probeReadingsOf(file.readings.map((reading) => ({ ...reading.body, id: reading.id }))),
-    records,
-    historyByZone(
-      body.zones,
-      records,
-      decidedIn(file.visits.map(({ body: visit }) => visit)),
-      company.today,
-    ),
+    question.readings,
+    question.records,
+    question.history,
     sharedSoil,
   );
   const zoneName = (step: Step) => body.zones.find((zone) => zone.id === step.zoneId)?.name ?? '';
-  const upcoming = season.steps.filter(({ state }) => state === 'upcoming')[0];
+  const upcoming = season.steps.find(({ state }) => state === 'upcoming');
   const areas = body.zones.map((zone) => zoneArea(zone));
   const areaFt2 = areas.reduce((sum, area) => sum + area, 0);
   const cover = new Map<string, number>();
@@ -178,14 +164,12 @@ export function workOut(
     grasses: [...cover]
       .map(([species, share]) => ({ species, cover: share }))
       .sort((a, b) => b.cover - a.cover),
-    due: season.steps
-      .filter(({ state }) => state === 'open')
-      .map((step) => ({
-        stepId: step.id,
-        kind: step.kind,
-        zone: zoneName(step),
-        closes: step.window.closes,
-      })),
+    due: season.steps.filter(isDue).map((step) => ({
+      stepId: step.id,
+      kind: step.kind,
+      zone: zoneName(step),
+      closes: step.window.closes,
+    })),
     next: upcoming ? { kind: upcoming.kind, opens: upcoming.window.opens } : null,
     clashes: season.clashes.filter(({ choice }) => choice === null).length,
   };

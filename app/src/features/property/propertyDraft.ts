@@ -102,6 +102,7 @@ export const lawnOf = (
     questions: [],
     choices: {},
     decisions: {},
+    looks: {},
   }),
   name: read.name,
   customer: read.customer.name,

@@ -7,7 +7,9 @@ import { ChoiceSheet } from './ChoiceSheet';
 import { ClashCard } from './ClashCard';
 import { DecidedCard } from './DecidedCard';
 import { DecideSheet } from './DecideSheet';
+import { LookCard } from './LookCard';
 import { reasonWords } from './reasonWords';
+import { SeenCard } from './SeenCard';
 import { SeasonPending } from './SeasonPending';
 import type { SeasonQuestion, SeasonView } from '@/workers/seasonView';
 import { areaDoubt } from './productWords';
@@ -98,7 +100,7 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
             lawn={lawn}
             question={question}
             judged={view.judged}
-            unheld={view.season.unheld}
+            season={view.season}
             zoneIds={new Set(zoneId === null ? lawn.zones.map(({ id }) => id) : [zoneId])}
           />
         )}
@@ -115,13 +117,13 @@ function StepsOf({
   lawn,
   question,
   judged,
-  unheld,
+  season,
   zoneIds,
 }: { [Part in 'steps' | 'clashes' | 'leftOut' | 'unmet']: readonly Season[Part][number][] } & {
   lawn: Lawn;
   question: SeasonQuestion;
   judged: SeasonView['judged'];
-  unheld: Season['unheld'];
+  season: Season;
   zoneIds: ReadonlySet<string>;
 }) {
   const { t } = useTranslation();
@@ -134,29 +136,39 @@ function StepsOf({
       <DecidedCard
         lawn={lawn}
         steps={steps}
-        unheld={unheld}
+        unheld={season.unheld}
         zoneIds={zoneIds}
         today={question.company.today}
       />
+      <SeenCard lawn={lawn} season={season} zoneIds={zoneIds} today={question.company.today} />
       {steps.length === 0 && clashes.length === 0 ? (
         <Empty title={t('season.empty')} lead={t('season.emptyLead')} />
       ) : null}
-      {steps.map((step) => (
-        <StepCard
-          key={step.id}
-          step={step}
-          lawnId={lawn.id}
-          zoneName={zoneName(step.zoneId)}
-          {...((step.kind === 'control' && !step.kill) || step.kind === 'protect'
-            ? { choices: <ChoiceSheet question={question} stepId={step.id} steps={steps} /> }
-            : {})}
-          {...(step.kind === 'look-again'
-            ? {}
-            : { decide: <DecideSheet step={step} lawn={lawn} today={question.company.today} /> })}
-          judged={judged[step.id] ?? []}
-          doubt={areaDoubt(lawn.zones.find(({ id }) => id === step.zoneId))}
-        />
-      ))}
+      {steps.map((step) =>
+        step.kind === 'look-again' ? (
+          <LookCard
+            key={step.id}
+            step={step}
+            lawn={lawn}
+            records={question.records}
+            zoneName={zoneName(step.zoneId)}
+            today={question.company.today}
+          />
+        ) : (
+          <StepCard
+            key={step.id}
+            step={step}
+            lawnId={lawn.id}
+            zoneName={zoneName(step.zoneId)}
+            {...((step.kind === 'control' && !step.kill) || step.kind === 'protect'
+              ? { choices: <ChoiceSheet question={question} stepId={step.id} steps={steps} /> }
+              : {})}
+            decide={<DecideSheet step={step} lawn={lawn} today={question.company.today} />}
+            judged={judged[step.id] ?? []}
+            doubt={areaDoubt(lawn.zones.find(({ id }) => id === step.zoneId))}
+          />
+        ),
+      )}
       {unmet.length > 0 ? (
         <Card tone="panel">
           <Title>{t('season.unmet')}</Title>

@@ -1,4 +1,4 @@
-import { type Exclusion, type Gate, type Step } from '@alfombra/core';
+import { isDue, type Exclusion, type Gate, type LookStep, type Step } from '@alfombra/core';
 import type { CheckFinding } from '@alfombra/core/judging';
 import { Findings } from '@/features/record/Findings';
 import { useProducts } from '@/features/shelf/useProducts';
@@ -84,7 +84,7 @@ export function StepCard({
   decide,
   judged = [],
 }: {
-  step: Step;
+  step: Exclude<Step, LookStep>;
   lawnId: string;
   zoneName: string;
   /** How far the zone's area may be off. */
@@ -99,6 +99,7 @@ export function StepCard({
   const { t } = useTranslation();
   const shelf = useProducts();
   const [showExcluded, setShowExcluded] = useState(false);
+  const due = isDue(step);
   const lines = productLines(t, step);
   const excluded =
     step.kind === 'prevent' || step.kind === 'control'
@@ -133,13 +134,18 @@ export function StepCard({
         </View>
         <Tag
           label={
-            step.state === 'open'
-              ? t('season.open')
-              : t('season.upcoming', { date: shortDay(step.window.opens) })
+            step.waitsFor
+              ? t('looks.waitsTag')
+              : due
+                ? t('season.open')
+                : t('season.upcoming', { date: shortDay(step.window.opens) })
           }
-          tone={step.state === 'open' ? 'good' : 'panel'}
+          tone={due ? 'good' : 'panel'}
         />
       </View>
+      {step.waitsFor ? (
+        <Words tone="second">{t('looks.waits', { date: fullDay(step.waitsFor.expected) })}</Words>
+      ) : null}
       {step.pinned ? <Tag label={t('decided.tag')} tone="cool" /> : null}
       <Provenance
         title={t('season.windowTitle')}
@@ -254,33 +260,31 @@ export function StepCard({
           onPress={() => setShowExcluded(true)}
         />
       ) : null}
-      {step.kind === 'look-again' ? null : (
-        <View className="flex-row gap-2">
-          {plugs ? null : (
-            <View className="flex-1">
-              <LinkButton
-                kind={step.state === 'open' ? 'main' : 'plain'}
-                testID={`mix-${step.kind}`}
-                label={t(
-                  step.kind === 'feed' ||
-                    step.kind === 'seed' ||
-                    (step.kind === 'protect' && step.granular)
-                    ? 'season.spreadCard'
-                    : 'season.mixCard',
-                )}
-                href={`/lawns/${lawnId}/mix/${encodeURIComponent(step.id)}`}
-              />
-            </View>
-          )}
+      <View className="flex-row gap-2">
+        {plugs ? null : (
           <View className="flex-1">
             <LinkButton
-              kind="plain"
-              label={t('season.record')}
-              href={`/lawns/${lawnId}/record/${encodeURIComponent(step.id)}`}
+              kind={due ? 'main' : 'plain'}
+              testID={`mix-${step.kind}`}
+              label={t(
+                step.kind === 'feed' ||
+                  step.kind === 'seed' ||
+                  (step.kind === 'protect' && step.granular)
+                  ? 'season.spreadCard'
+                  : 'season.mixCard',
+              )}
+              href={`/lawns/${lawnId}/mix/${encodeURIComponent(step.id)}`}
             />
           </View>
+        )}
+        <View className="flex-1">
+          <LinkButton
+            kind="plain"
+            label={t('season.record')}
+            href={`/lawns/${lawnId}/record/${encodeURIComponent(step.id)}`}
+          />
         </View>
-      )}
+      </View>
       <Sheet
         open={showExcluded}
         title={t('season.excludedTitle')}

@@ -1,0 +1,50 @@
+import type { LawnBody } from '../contract/lawn';
+import type { VisitBody } from '../contract/visit';
+import { seasonRequestSchema, type Policy, type SeasonRequest } from '../needs/seasonInput';
+import type { Application } from '../rates';
+import type { LocalDate } from '../units';
+import type { ProbeReading } from '../weather';
+import { findingsOf } from './findings';
+import { decidedIn, historyByZone } from './protection';
+import { nearZones, zonesAsKnown } from './siteFacts';
+
+/** A lawn as it is stored, with what lies under it. */
+export interface StoredLawn {
+  lawn: LawnBody;
+  visits: readonly (VisitBody & { id: string })[];
+  records: readonly Application[];
+  readings: readonly ProbeReading[];
+}
+
+/** What the planner is asked about a stored lawn; its weather comes beside it. */
+export interface PlannerQuestion {
+  request: SeasonRequest;
+  readings: readonly ProbeReading[];
+  records: readonly Application[];
+  history: Map<string, string[]>;
+}
+
+/**
+ * The planner's question about a stored lawn on a day. Screens, workers and the server all ask this one: what is asked
+ * alike is answered alike.
+ */
+export const questionOf = (
+  { today, policy }: { today: LocalDate; policy: Policy },
+  { lawn, visits, records, readings }: StoredLawn,
+): PlannerQuestion => ({
+  request: seasonRequestSchema.parse({
+    today,
+    region: lawn.region,
+    upkeep: lawn.upkeep,
+    zones: zonesAsKnown(lawn),
+    findings: findingsOf(visits, lawn),
+    policy,
+    choices: lawn.choices,
+    decisions: Object.values(lawn.decisions),
+    looks: Object.values(lawn.looks),
+    property: nearZones(lawn),
+  }),
+  readings,
+  records,
+  history: historyByZone(lawn.zones, records, decidedIn(visits), today),
+});
