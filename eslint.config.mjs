@@ -35,6 +35,11 @@ const PAST_THE_SHELF = {
   ],
   message: 'Ask the shelf (products/): a company’s own label outranks the library.',
 };
+/** Asked in two places, a lawn would get two plans. */
+const ASKED_IN_CASE = {
+  importNames: ['seasonRequestSchema'],
+  message: 'Ask questionOf (case/lawnQuestion): page, worker and server put one question.',
+};
 /** No clock in the core: what depends on a day is told it. */
 const NO_CLOCK = {
   selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
@@ -276,7 +281,12 @@ export default tseslint.config(
     rules: {
       'no-restricted-imports': [
         'error',
-        { paths: [{ name: '@alfombra/core', ...PAST_THE_SHELF }] },
+        {
+          paths: [
+            { name: '@alfombra/core', ...PAST_THE_SHELF },
+            { name: '@alfombra/core', ...ASKED_IN_CASE },
+          ],
+        },
       ],
     },
   },

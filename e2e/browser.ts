@@ -79,13 +79,21 @@ function note(context: BrowserContext): void {
   context.on('requestfailed', (request) => say(request, request.failure()?.errorText ?? 'failed'));
 }
 
+/** A page that has hung must not keep a failed test from telling of the others. */
+const ANSWERS_WITHIN_MS = 5000;
+const inTime = (answer: Promise<string>): Promise<string> =>
+  Promise.race([
+    answer.catch(String),
+    wait(ANSWERS_WITHIN_MS, 'no answer', { ref: false }) as Promise<string>,
+  ]);
+
 /** What every open page shows and has not sent, for whoever reads why a test failed. */
 async function shown(): Promise<string> {
   const pages = opened.flatMap(({ context }) => context.pages());
   const texts = await Promise.all(
     pages.map(async (page) => {
-      const text = await page.evaluate(() => document.body.innerText).catch(String);
-      const unsent = await unsentWrites(page).catch(String);
+      const text = await inTime(page.evaluate(() => document.body.innerText));
+      const unsent = await inTime(unsentWrites(page));
       return `${page.url()}: ${text.replace(/\s+/g, ' ').slice(0, 800)} [unsent: ${unsent}]`;
     }),
   );

@@ -688,6 +688,71 @@ for (const [size, viewport, touch] of [
       }
     });
 
+    step(
+      'comes back on the day of the look, says what it sees, and is told what follows',
+      async () => {
+        await extra(async () => {
+          const season = async () => {
+            await page.goto(`${ADDRESS}${lawn}/season`);
+            await button('All');
+          };
+          // Only the owner moves the demo's day.
+          const signIn = async (who: string) => {
+            await page.goto(`${ADDRESS}/today`);
+            await button('Sign out');
+            await page.waitForURL(/sign-in/);
+            await page.getByRole('textbox', { name: 'E-mail' }).fill(`${who}@alfombra.demo`);
+            await page.getByRole('textbox', { name: 'Password' }).fill('woven-rug');
+            await named('button', 'Sign in').click();
+            await page.waitForURL((url) => !url.pathname.startsWith('/sign-in'));
+            await page.goto(`${ADDRESS}/today`);
+            await sees(/^Demo day /);
+          };
+          const move = async (from: string, days: number) => {
+            const day = new Date(Date.parse(from) + days * 86_400_000).toISOString().slice(0, 10);
+            await page.goto(`${ADDRESS}/today`);
+            await button('Move the demo day');
+            await shown(page.getByLabel('Day', { exact: true })).fill(day);
+            await button('Save');
+            await page
+              .getByText('Every lawn is worked out again')
+              .first()
+              .waitFor({ state: 'detached' });
+            return day;
+          };
+          await signIn('owner');
+          await button('Move the demo day');
+          const today = await shown(page.getByLabel('Day', { exact: true })).inputValue();
+          // The day after, nothing is asked about it yet, and it is not sprayed again.
+          const next = await move(today, 1);
+          await season();
+          await sees('Look again: dandelion');
+          assert.equal(await page.getByText('What do you see?').count(), 0);
+          assert.equal(await page.getByText(/^Control dandelion/).count(), 0);
+          await move(next, 31);
+          await season();
+          await sees('What do you see?');
+          await sees(/^Dead down to the root: /);
+          await button('The same');
+          await sees(/^Next: Control .*dandelion/);
+          assert.equal(await page.getByText('What do you see?').count(), 0);
+          await page.reload();
+          await button('All');
+          await sees(/^Next: Control .*dandelion/);
+          await button('Take back');
+          await sees('What do you see?');
+          await button('Gone');
+          await sees('Done with. Nothing more is planned against it.');
+          await page.reload();
+          await button('All');
+          await sees('Done with. Nothing more is planned against it.');
+          assert.equal(await page.getByText(/^Control .*dandelion/).count(), 0);
+          await move(today, 0);
+          await signIn('technician');
+        });
+      },
+    );
+
     step('has everything again the next time, and was reloaded on every screen', async () => {
       await page.goto(`${ADDRESS}${lawn}/visit`);
       await sees('3 zones, ');

@@ -27,14 +27,14 @@ interface Outcome {
 function walk(lawn: number, lawns: number, days: number): Outcome {
   const sample = drawLawns(lawns, SEED)[lawn]!;
   const { zone, request } = inputOf(sample);
-  const { broken, last, asked, records, knownFrom } = obey(sample, {
+  const { broken, last, asked, records, knownFrom, swapped } = obey(sample, {
     days,
     seed: lawn + 1,
     disturbances: DISTURBED,
     everyMorning: true,
   });
-  // What was planned and done: the year's limits hold whatever happened to it.
-  const laid = records.filter(({ stepId }) => stepId);
+  // What was planned and done so: the year's limits hold whatever happened to the rest.
+  const laid = records.filter(({ id, stepId }) => stepId && !swapped.has(id));
   const exceeds = laid.flatMap((record) =>
     checkApplication(
       record,

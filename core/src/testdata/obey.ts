@@ -123,6 +123,8 @@ export function obey(
   records: Application[];
   /** Day from which work that was written down late is known, by its record. */
   knownFrom: ReadonlyMap<string, LocalDate>;
+  /** Records of another product than the plan had said. */
+  swapped: ReadonlySet<string>;
 } {
   const random = seededRandom(seed);
   const { request, records: before, history } = inputOf(sample);
@@ -130,6 +132,7 @@ export function obey(
   const records: Application[] = [...before];
   const later: { from: LocalDate; record: Application }[] = [];
   const knownFrom = new Map<string, LocalDate>();
+  const swapped = new Set<string>();
   const looks: LookAnswer[] = [];
   const done: Done[] = [];
   const broken: Disobeyed[] = [];
@@ -218,6 +221,7 @@ export function obey(
               : ({ ...material, amount: material.amount * (half ? 0.5 : 1) } as Material),
           ),
         };
+        if (brand) swapped.add(record.id);
         if (random() < disturbances.typedLate) {
           later.push({ from: addDays(today, 7), record });
           knownFrom.set(record.id, addDays(today, 7));
@@ -255,7 +259,7 @@ export function obey(
     const week = addDays(today, 14);
     next = everyMorning ? addDays(today, 1) : ahead && ahead < week ? ahead : week;
   }
-  return { done, broken, last: season, asked, records, knownFrom };
+  return { done, broken, last: season, asked, records, knownFrom, swapped };
 }
 
 /** Needs that hang in the air: neither work, nor a day, nor a reason. */
