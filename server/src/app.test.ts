@@ -1,7 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import request from 'supertest';
 import { lawnBody, signedInCompany, testServer, type TestServer } from '../test/testServer';
-import { dayIn } from '@alfombra/core';
+import {
+  dayIn,
+  isDue,
+  lawnSchema,
+  temperaturesOf,
+  type ProbeReading,
+  type ReadingBody,
+} from '@alfombra/core';
+import { lawnSeason, questionOf } from '@alfombra/core/planning';
 import { DEMO_PASSWORD, demoUsers } from './demo/company';
 import { loadDemo } from './demo/load';
 import { endpoints } from './http/openApi';
@@ -214,8 +222,29 @@ describe('the demo company', () => {
     expect(first).toHaveLength(40);
     const regions = new Set(first.map((lawn: { region: string }) => lawn.region));
     expect(regions).toEqual(new Set(['north', 'transition', 'south']));
-    for (const { id } of first) {
-      expect((await agent.get(`/api/lawns/${id}/visits`)).body).toHaveLength(2);
+    const { body: company } = await agent.get('/api/company').expect(200);
+    for (const { id, due, clashes } of first) {
+      const of = async (part: string) => (await agent.get(`/api/lawns/${id}${part}`)).body;
+      const visits = await of('/visits');
+      expect(visits).toHaveLength(2);
+      // What the list says is due is what a page works out of the same lawn, over the wire.
+      const question = questionOf(company, {
+        lawn: lawnSchema.parse(await of('')),
+        visits,
+        records: await of('/records'),
+        readings: temperaturesOf<ProbeReading & ReadingBody>(await of('/readings')),
+      });
+      const { season } = lawnSeason(
+        question.request,
+        await of('/weather'),
+        question.readings,
+        question.records,
+        question.history,
+      );
+      expect(season.steps.filter(isDue).map((step) => step.id)).toEqual(
+        due.map(({ stepId }: { stepId: string }) => stepId),
+      );
+      expect(season.clashes.filter(({ choice }) => choice === null)).toHaveLength(clashes);
     }
     expect(await loadDemo(server.models, { reset: false })).toBe(false);
     await loadDemo(server.models, { reset: true });

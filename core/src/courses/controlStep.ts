@@ -3,7 +3,15 @@ import { perennialSummer, walkRules } from '../knowledge/programmes';
 import { workId } from '../needs/need';
 import { standSeason } from '../lawn';
 import { carrierVolume } from '../rates';
-import { addDays, daysBetween, monthInWindow, monthOf, yearOf, type LocalDate } from '../units';
+import {
+  addDays,
+  daysBetween,
+  monthInWindow,
+  monthOf,
+  toDayNumber,
+  yearOf,
+  type LocalDate,
+} from '../units';
 import type { ControlTask } from './controlProgress';
 import {
   chooseMix,
@@ -221,17 +229,25 @@ class WalkSearch {
     // Before the first of them is due there is nothing to look for.
     const due = this.tasks.map(({ notBefore }) => notBefore ?? today).sort()[0] ?? today;
     let ahead = Math.max(0, daysBetween(today, due));
+    let next = ahead;
     const last = Math.max(SEARCH_DAYS, ahead + DAILY_SEARCH_DAYS);
     while (ahead <= last) {
-      const walk = this.on(addDays(today, ahead));
-      if (walk) {
-        const found = { walk, closes: this.closes(walk) };
-        const days = daysBetween(walk.date, found.closes);
-        if (days >= DECENT_WINDOW) return found;
-        fallback ??= found;
-        ahead += days;
+      if (this.on(addDays(today, ahead))) {
+        // From the first such day on: what is found must not hang on the day on which it is asked.
+        for (; next <= ahead; next += 1) {
+          const walk = this.on(addDays(today, next));
+          if (!walk) continue;
+          const found = { walk, closes: this.closes(walk) };
+          const length = daysBetween(walk.date, found.closes);
+          if (length >= DECENT_WINDOW) return found;
+          fallback ??= found;
+          next += length;
+        }
       }
-      ahead += ahead < DAILY_SEARCH_DAYS ? 1 : COARSE_STEP_DAYS;
+      ahead = Math.max(ahead, next - 1);
+      const coarse = COARSE_STEP_DAYS - ((toDayNumber(today) + ahead) % COARSE_STEP_DAYS);
+      next = Math.max(next, ahead + 1);
+      ahead += ahead < DAILY_SEARCH_DAYS ? 1 : coarse;
     }
     return fallback;
   }

@@ -1,14 +1,40 @@
-import { localDate, needOfWork, type Lawn, type LocalDate, type Step } from '@alfombra/core';
+import {
+  localDate,
+  needOfWork,
+  type Lawn,
+  type LocalDate,
+  type Need,
+  type Step,
+} from '@alfombra/core';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { usePutLawn } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import { Button, Failed, PickerField, Sheet, Title, Words } from '@/ui';
-import { daysOf, needName, withDay, without, withoutNeed } from './decisions';
+import {
+  daysOf,
+  needName,
+  otherWays,
+  withCourse,
+  withDay,
+  without,
+  withoutNeed,
+} from './decisions';
 
 /** Another day for a step, or the word that what it is for is left here. */
-export function DecideSheet({ step, lawn, today }: { step: Step; lawn: Lawn; today: LocalDate }) {
+export function DecideSheet({
+  step,
+  needs,
+  lawn,
+  today,
+}: {
+  step: Step;
+  /** Needs of the lawn, of which this step serves some. */
+  needs: readonly Need[];
+  lawn: Lawn;
+  today: LocalDate;
+}) {
   const { t } = useTranslation();
   const words = useFailureWords();
   const putLawn = usePutLawn(lawn.id);
@@ -28,7 +54,10 @@ export function DecideSheet({ step, lawn, today }: { step: Step; lawn: Lawn; tod
     if (day === '' || day < today) setBad(true);
     else decide(withDay(lawn.decisions, today, step, localDate(day)));
   };
-  const needs = [...new Set(step.serves.map(needOfWork))];
+  const served = [...new Set(step.serves.map(needOfWork))];
+  const choices = needs
+    .filter(({ id }) => served.includes(id))
+    .flatMap((need) => otherWays(need).map((way) => ({ need, way })));
   return (
     <>
       {putLawn.error ? <Failed message={words(putLawn.error)} /> : null}
@@ -51,8 +80,17 @@ export function DecideSheet({ step, lawn, today }: { step: Step; lawn: Lawn; tod
             onPress={() => decide(without(lawn.decisions, daysOf(lawn.decisions, step)))}
           />
         ) : null}
+        {choices.length > 0 ? <Title>{t('decided.waysTitle')}</Title> : null}
+        {choices.map(({ need, way }) => (
+          <Button
+            key={`${need.id} ${way}`}
+            kind="plain"
+            label={t('decided.wayOf', { need: needName(t, need.id), way: t(`decided.way.${way}`) })}
+            onPress={() => decide(withCourse(lawn.decisions, today, need.id, way))}
+          />
+        ))}
         <Title>{t('decided.notHereTitle')}</Title>
-        {needs.map((needId) => {
+        {served.map((needId) => {
           const need = needName(t, needId);
           const leave = (forGood: boolean) => () =>
             decide(withoutNeed(lawn.decisions, today, needId, forGood));

@@ -48,7 +48,7 @@ export function DecidedCard({
                     ? t('decided.pin', { date: fullDay(one.date) })
                     : t('decided.mix')
                   : one.kind === 'course'
-                    ? t('decided.course')
+                    ? t('decided.course', { way: t(`decided.way.${one.course}`) })
                     : one.until
                       ? t('decided.until', { date: fullDay(one.until) })
                       : t('decided.forGood')}

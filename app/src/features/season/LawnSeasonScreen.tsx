@@ -7,6 +7,7 @@ import { ChoiceSheet } from './ChoiceSheet';
 import { ClashCard } from './ClashCard';
 import { DecidedCard } from './DecidedCard';
 import { DecideSheet } from './DecideSheet';
+import { FindOutCard } from './FindOutCard';
 import { LookCard } from './LookCard';
 import { reasonWords } from './reasonWords';
 import { SeenCard } from './SeenCard';
@@ -140,6 +141,7 @@ function StepsOf({
         zoneIds={zoneIds}
         today={question.company.today}
       />
+      <FindOutCard lawn={lawn} work={season.byHand.filter(({ zoneId }) => zoneIds.has(zoneId))} />
       <SeenCard lawn={lawn} season={season} zoneIds={zoneIds} today={question.company.today} />
       {steps.length === 0 && clashes.length === 0 ? (
         <Empty title={t('season.empty')} lead={t('season.emptyLead')} />
@@ -163,7 +165,14 @@ function StepsOf({
             {...((step.kind === 'control' && !step.kill) || step.kind === 'protect'
               ? { choices: <ChoiceSheet question={question} stepId={step.id} steps={steps} /> }
               : {})}
-            decide={<DecideSheet step={step} lawn={lawn} today={question.company.today} />}
+            decide={
+              <DecideSheet
+                step={step}
+                needs={season.needs}
+                lawn={lawn}
+                today={question.company.today}
+              />
+            }
             judged={judged[step.id] ?? []}
             doubt={areaDoubt(lawn.zones.find(({ id }) => id === step.zoneId))}
           />

@@ -1,10 +1,20 @@
 import '@/i18n/deepWords';
-import { addDays, mergeDocuments, needOfWork, type Json, type Lawn } from '@alfombra/core';
+import {
+  addDays,
+  mergeDocuments,
+  needOfWork,
+  type HandWork,
+  type Json,
+  type Lawn,
+  type LookStep,
+} from '@alfombra/core';
 import { fireEvent, render, screen } from '@testing-library/react';
+import { i18next } from '@/i18n';
 import { testQuestion } from '@/testdata/testQuestion';
 import { seasonView, type SeasonQuestion } from '@/workers/seasonView';
 import { DecidedCard } from './DecidedCard';
 import { DecideSheet } from './DecideSheet';
+import { FindOutCard } from './FindOutCard';
 import { binds, daysOf, withDay, without, withoutNeed } from './decisions';
 
 const mockPut = jest.fn();
@@ -13,6 +23,10 @@ jest.mock('@/api/queries', () => ({
 }));
 
 const question = testQuestion({ weeds: [{ weed: 'dandelion', cover: 0.06, growing: true }] });
+jest.mock('@/ui', () => ({
+  ...jest.requireActual<typeof import('@/ui')>('@/ui'),
+  LinkButton: ({ label }: { label: string }) => label,
+}));
 const { today } = question.company;
 const withDecisions = (decisions: Lawn['decisions']): SeasonQuestion => ({
   ...question,
@@ -22,7 +36,8 @@ const step = seasonView(question).season.steps.find(({ kind }) => kind === 'cont
 const need = needOfWork(step.id);
 const put = () => (mockPut.mock.calls.at(-1) as [Lawn])[0].decisions;
 const open = (lawn = question.lawn, of = step) => {
-  render(<DecideSheet step={of} lawn={lawn} today={today} />);
+  const { needs } = seasonView({ ...question, lawn }).season;
+  render(<DecideSheet step={of} needs={needs} lawn={lawn} today={today} />);
   fireEvent.click(screen.getByText('Another day, or not here'));
 };
 
@@ -82,6 +97,57 @@ it.each([
   const { season } = seasonView(withDecisions(put()));
   expect(season.steps.some(({ serves }) => serves.includes(step.id))).toBe(false);
   expect(season.needs.find(({ id }) => id === need)!.state).toBe('givenUp');
+});
+it('leaves it and looks again by choice, has a look for it, and can spray it after all', () => {
+  open();
+  expect(screen.queryByText('Dandelion: spray it')).toBeNull();
+  fireEvent.click(screen.getByText('Dandelion: leave it and look again'));
+  const decisions = put();
+  expect(Object.values(decisions)).toEqual([
+    { kind: 'course', needId: need, course: 'leave', on: today },
+  ]);
+  const lawn = { ...question.lawn, decisions };
+  const { season } = seasonView({ ...question, lawn });
+  expect(season.steps.some(({ serves }) => serves.includes(step.id))).toBe(false);
+  const look = season.steps.find((one): one is LookStep => one.kind === 'look-again');
+  expect(look?.need).toBe(need);
+  const zoneIds = new Set(lawn.zones.map(({ id }) => id));
+  render(<DecidedCard lawn={lawn} steps={[]} unheld={[]} zoneIds={zoneIds} today={today} />);
+  expect(screen.getByText('By choice: leave it and look again')).toBeTruthy();
+  fireEvent.click(screen.getByText('Take back'));
+  expect(put()).toEqual({});
+});
+it.each(['quackgrass', 'bermuda-common', 'torpedograss', 'wild-violet'])(
+  'has words for every way that %s may go',
+  (weed) => {
+    const asked = testQuestion({ weeds: [{ weed, cover: 0.03, growing: true }] });
+    const ways = seasonView(asked).season.needs.flatMap((one) =>
+      one.subject === weed ? one.ways : [],
+    );
+    expect(ways.length).toBeGreaterThan(1);
+    expect(ways.filter((way) => !i18next.exists(`decided.way.${way}`))).toEqual([]);
+  },
+);
+it('shows what has to be named or counted first, with the way to it', () => {
+  const zone = question.lawn.zones[0]!;
+  const work = (kind: HandWork['kind'], subject: string): HandWork => ({
+    id: `find:${subject}:${zone.id}:2026/${kind}/1`,
+    need: `find:${subject}:${zone.id}:2026`,
+    kind,
+    zoneId: zone.id,
+    areaFt2: 1000,
+    opens: today,
+  });
+  render(
+    <FindOutCard
+      lawn={question.lawn}
+      work={[work('name', 'sedge'), work('name', 'grass'), work('count', 'cover')]}
+    />,
+  );
+  expect(screen.getByText(`Name it: some sedge · ${zone.name}`)).toBeTruthy();
+  expect(screen.getByText(`Name the grass · ${zone.name}`)).toBeTruthy();
+  expect(screen.getByText(`Count the cover · ${zone.name}`)).toBeTruthy();
+  expect(screen.getAllByText(/^With the next trip, by Apr 22/)).toHaveLength(3);
 });
 it('shows what was decided, and takes it back; what binds no more is gone', () => {
   const decisions = {

@@ -6,6 +6,7 @@ import {
   type Decided,
   type Lawn,
   type LocalDate,
+  type Need,
   type Step,
 } from '@alfombra/core';
 import type { TFunction } from 'i18next';
@@ -57,6 +58,27 @@ export const withoutNeed = (
     },
   ]);
 };
+
+/** Ways that the plan lays out, or that ask for nothing but a look: these are offered to be chosen. */
+const OFFERED: ReadonlySet<string> = new Set([
+  'post-emergent',
+  'suppress-seasons',
+  'kill-and-reseed',
+  'leave',
+  'accept',
+]);
+
+/** The ways that a need may go beside the one that it goes. */
+export const otherWays = ({ ways, course }: Pick<Need, 'ways' | 'course'>): string[] =>
+  ways.filter((way) => way !== course && OFFERED.has(way));
+
+/** Another way for a need; the one that the plan would go by itself is no decision. */
+export const withCourse = (
+  decisions: Decisions,
+  today: LocalDate,
+  needId: string,
+  course: string,
+): Decisions => adding(decisions, today, [{ kind: 'course', needId, course, on: today }]);
 
 export const without = (decisions: Decisions, keys: readonly string[]): Decisions =>
   Object.fromEntries(Object.entries(decisions).filter(([key]) => !keys.includes(key)));
