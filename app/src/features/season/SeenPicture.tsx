@@ -1,15 +1,15 @@
 import type { LookAnswer } from '@alfombra/core';
 import Svg, { G, Path, Rect } from 'react-native-svg';
 
-/** Plants in the picture of each answer, and whether one is newly come. */
+/** Plants in the picture of each answer. */
 const PLANTS: Record<LookAnswer['seen'], number> = { gone: 0, fewer: 1, same: 3, worse: 6 };
 const PLACES = [
-  [22, 22],
-  [50, 14],
-  [74, 26],
-  [38, 30],
-  [62, 32],
-  [12, 12],
+  [44, 19],
+  [16, 12],
+  [72, 12],
+  [25, 29],
+  [60, 30],
+  [78, 29],
 ] as const;
 
 /** A strip of turf with as many weeds as an answer means: none, one of three, the same three, twice as many. */
