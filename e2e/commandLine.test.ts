@@ -288,6 +288,43 @@ void describe('the command line', () => {
     const refused = alfombra(['season'], { ...first, agreement: { services: ['singing'] } });
     assert.equal(refused.status, 2);
     assert.match(refused.stderr, /^agreement\.services\.0: /m);
+    const refusal = (fields: object) => alfombra(['season'], { ...first, ...fields }).stderr;
+    const patch = {
+      zoneId: zones[0]!.id,
+      plant: { kind: 'weed', weed: 'white-clover' },
+      lengthFt: 12,
+      widthFt: 8,
+      cover: 0.8,
+      stage: 'flowering',
+      seenOn: '2026-04-09',
+    };
+    const count = { zoneId: zones[0]!.id, date: '2026-04-09', hits: 20, points: 100 };
+    const kinds = (fields: object) =>
+      (answer(['season'], { ...first, until, ...fields }) as unknown as Plan).needs.map(({ id }) =>
+        id.split(':').slice(0, 2).join(':'),
+      );
+    assert.ok(kinds({ patches: [patch] }).includes('control:white-clover'));
+    const unnamed = { ...patch, plant: { kind: 'category', category: 'sedge' } };
+    assert.ok(kinds({ patches: [unnamed] }).includes('find:sedge'));
+    // Of two counts the last is read: a stand of a fifth is started over.
+    const full = { ...count, date: '2026-04-01', hits: 98 };
+    assert.ok(kinds({ counts: [count, full] }).some((kind) => kind.startsWith('renovate:')));
+    assert.ok(!kinds({ counts: [full] }).some((kind) => kind.startsWith('renovate:')));
+    const town = answer(['season'], {
+      ...first,
+      rules: { blackout: ['01-01', '12-31'] },
+    }) as unknown as Plan;
+    assert.deepEqual(
+      town.jobs.filter(({ kind }) => kind === 'feed'),
+      [],
+    );
+    const elsewhere = '0190a000-0000-7000-8000-00000000ffff';
+    assert.match(
+      refusal({ patches: [{ ...patch, zoneId: elsewhere }] }),
+      /^patches\.0\.zoneId: the lawn has no such zone/m,
+    );
+    assert.match(refusal({ counts: [{ ...count, hits: 101 }] }), /^counts\.0\.hits: more hits/m);
+    assert.match(refusal({ rules: { blackouts: [] } }), /^rules: Unrecognized key: "blackouts"/m);
     const near = alfombra(['season'], {
       ...first,
       property: [{ zoneId: zones[0]!.id, wellFt: -1 }],

@@ -16,9 +16,11 @@ import {
   SQUARE_FEET_PER_ACRE,
   toPer1000,
   toPerAcre,
+  withDrawn,
   per1000,
   zoneArea,
   zoneBias,
+  zonesAsCounted,
   zoneSoil,
   type LocalDate,
 } from '@alfombra/core';
@@ -60,10 +62,39 @@ function readJson(): unknown {
   }
 }
 
+/** Parts of a lawn's question that are about one zone each. */
+const OF_A_ZONE = ['findings', 'patches', 'counts', 'property', 'readings', 'history'] as const;
+
+/** @throws BadInput where something is said of a zone that the lawn does not have: it would be read by nothing */
+function checkZones(question: LawnQuestion): void {
+  const known = new Set<string>(question.zones.map(({ id }) => id));
+  for (const part of OF_A_ZONE) {
+    question[part].forEach(({ zoneId }, index) => {
+      if (!known.has(zoneId)) {
+        throw new BadInput(`${part}.${index}.zoneId: the lawn has no such zone`);
+      }
+    });
+  }
+}
+
 /** A lawn's question as the planner takes it. */
-const partsOf = ({ weather, readings, records, history, ...request }: LawnQuestion) =>
+const partsOf = ({
+  weather,
+  readings,
+  records,
+  history,
+  patches,
+  counts,
+  rules,
+  ...request
+}: LawnQuestion) =>
   [
-    request,
+    {
+      ...request,
+      zones: zonesAsCounted(request.zones, counts),
+      findings: withDrawn(request.findings, request.zones, patches, counts),
+      policy: rules ? { ...request.policy, ordinance: rules } : request.policy,
+    },
     weather,
     readings,
     records.flatMap(applicationsOfRecord),
@@ -75,6 +106,7 @@ const inputOf = (question: LawnQuestion) => lawnSeasonInput(...partsOf(question)
 
 /** The plan of a question; a job that somebody set comes with what the judge says of it. */
 const planFor = (question: LawnQuestion, until?: LocalDate): Plan => {
+  checkZones(question);
   const { input, season } = lookAhead(...partsOf(question), until);
   const plan = planOf(season, input, shelfOf(question.policy.labels));
   const judged = judgePins(input, season);

@@ -1,6 +1,6 @@
 import { zoneSchema } from '../lawn';
 import { localDate } from '../units';
-import { drawnWeeds, findingsOf } from './findings';
+import { drawnWeeds, findingsOf, withDrawn, zonesAsCounted } from './findings';
 import type { WeedPatch } from '../contract/lawn';
 import type { Look, VisitBody } from '../contract/visit';
 
@@ -229,5 +229,59 @@ describe('weeds drawn on the plan', () => {
     expect(finding!.unnamed).toHaveLength(1);
     expect(finding!.damages).toHaveLength(1);
     expect(findingsOf([], lawn)[0]!.weeds.map(({ weed }) => weed)).toEqual(['dandelion']);
+  });
+});
+
+describe('what was drawn and counted apart from a walk', () => {
+  const day = localDate('2026-04-09');
+  const stand = [
+    { species: 'tall-fescue' as const, cover: 0.6 },
+    { species: 'kentucky-bluegrass' as const, cover: 0.3 },
+    { species: 'bermuda-common' as const, cover: 0.05 },
+  ];
+  const mixed = { ...zone, stand, desired: ['tall-fescue', 'kentucky-bluegrass'] as const };
+  const count = (date: string, hits: number) => ({
+    zoneId: ZONE,
+    date: localDate(date),
+    hits,
+    points: 100,
+  });
+  const patch = {
+    zoneId: ZONE,
+    plant: { kind: 'weed' as const, weed: 'dandelion', confidence: null },
+    lengthFt: 10,
+    widthFt: 10,
+    cover: 0.5,
+    stage: 'flowering' as const,
+    seenOn: day,
+  };
+  it('stands beside the findings: a drawn patch has its own size, the last count is read', () => {
+    const tapped = [
+      {
+        zoneId: ZONE,
+        weeds: [dandelion, { ...dandelion, weed: 'white-clover' }],
+        unnamed: [],
+        damages: [],
+      },
+    ];
+    const [drawn] = withDrawn(
+      tapped,
+      [zone],
+      [patch],
+      [count('2026-04-09', 20), count('2026-04-01', 90)],
+    );
+    expect(drawn!.weeds.map(({ weed }) => weed)).toEqual(['white-clover', 'dandelion']);
+    expect(drawn!.weeds[1]!.cover).toBeCloseTo((Math.PI * 25 * 0.5) / 1000, 6);
+    expect(drawn!.pointCount).toEqual({ hits: 20, points: 100 });
+    expect(withDrawn([], [zone], [], [])).toEqual([]);
+  });
+  it('sets the cover of what is wanted, in its own shares, and leaves the rest', () => {
+    const [counted] = zonesAsCounted([mixed as never], [count('2026-04-09', 45)]);
+    expect(counted!.stand.map(({ cover }) => cover)).toEqual([
+      expect.closeTo(0.3, 9),
+      expect.closeTo(0.15, 9),
+      0.05,
+    ]);
+    expect(zonesAsCounted([mixed as never], [])).toEqual([mixed]);
   });
 });

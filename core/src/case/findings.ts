@@ -1,4 +1,4 @@
-import { areaInterval } from '../lawn';
+import { areaInterval, desiredCover, type Zone } from '../lawn';
 import type { DamageFinding, UnnamedWeed, WeedFinding, ZoneFinding } from '../needs';
 import type { Lawn, WeedPatch } from '../contract/lawn';
 import type { Look, VisitBody } from '../contract/visit';
@@ -51,8 +51,14 @@ function weedsAfter(
   ];
 }
 
+/** What of a drawn patch is read: where, what, how much and when. */
+export type DrawnPatch = Pick<
+  WeedPatch,
+  'zoneId' | 'plant' | 'lengthFt' | 'widthFt' | 'cover' | 'stage' | 'seenOn'
+>;
+
 /** Share of a zone's ground under a patch: an ellipse of its length and width, of which `cover` is weed. */
-const shareOf = ({ lengthFt, widthFt, cover }: WeedPatch, groundFt2: number): number =>
+const shareOf = ({ lengthFt, widthFt, cover }: DrawnPatch, groundFt2: number): number =>
   ((Math.PI / 4) * lengthFt * widthFt * cover) / groundFt2;
 
 const LATER = ['seedling', 'untillered', '2-4-tiller', 'mature-seeded', 'flowering'] as const;
@@ -62,7 +68,7 @@ const farther = (a: WeedPatch['stage'], b: WeedPatch['stage']): WeedPatch['stage
 
 /** Weeds of a zone as they are drawn on the plan: named ones added up, and those that have only a kind. */
 export function drawnWeeds(
-  { zones, weedPatches }: Pick<Drawn, 'zones' | 'weedPatches'>,
+  { zones, weedPatches }: Pick<Drawn, 'zones'> & { weedPatches: readonly DrawnPatch[] },
   zoneId: string,
 ): { weeds: WeedFinding[]; unnamed: UnnamedWeed[] } {
   const zone = zones.find(({ id }) => id === zoneId);
@@ -101,6 +107,75 @@ export function drawnWeeds(
   return { weeds: [...weeds.values()], unnamed: [...unnamed.values()] };
 }
 
+/** A drawn patch has a size and a stage of its own; a weed that was only tapped keeps what was tapped. */
+const withDrawnWeeds = (
+  tapped: readonly WeedFinding[],
+  drawn: readonly WeedFinding[],
+): WeedFinding[] => [
+  ...tapped.filter(({ weed }) => !drawn.some((entry) => entry.weed === weed)),
+  ...drawn,
+];
+
+/** A point count of a zone: hits on the grasses that are wanted there. */
+export interface ZoneCount {
+  zoneId: string;
+  date: LocalDate;
+  hits: number;
+  points: number;
+}
+
+const lastCount = (counts: readonly ZoneCount[], zoneId: string): ZoneCount | undefined =>
+  counts
+    .filter((count) => count.zoneId === zoneId)
+    .sort((a, b) => (a.date < b.date ? -1 : 1))
+    .pop();
+
+/** Zones with the cover that was counted in place of the one that was guessed; their grasses keep their shares. */
+export function zonesAsCounted(zones: readonly Zone[], counts: readonly ZoneCount[]): Zone[] {
+  return zones.map((zone) => {
+    const count = lastCount(counts, zone.id);
+    const guessed = desiredCover(zone);
+    if (!count || guessed === 0) return zone;
+    const factor = count.hits / count.points / guessed;
+    return {
+      ...zone,
+      stand: zone.stand.map((share) =>
+        zone.desired.includes(share.species)
+          ? { ...share, cover: Math.min(1, share.cover * factor) }
+          : share,
+      ),
+    };
+  });
+}
+
+/**
+ * Findings with what was drawn and counted beside them, as a plan on paper has it: patches add to the weeds of their
+ * zone, and of several counts the last is read.
+ */
+export function withDrawn(
+  findings: readonly ZoneFinding[],
+  zones: Drawn['zones'],
+  patches: readonly DrawnPatch[],
+  counts: readonly ZoneCount[],
+): ZoneFinding[] {
+  return zones.flatMap(({ id: zoneId }): ZoneFinding[] => {
+    const found = findings.filter((finding) => finding.zoneId === zoneId);
+    const drawn = drawnWeeds({ zones, weedPatches: patches }, zoneId);
+    const last = lastCount(counts, zoneId);
+    const [first = { zoneId, weeds: [], unnamed: [], damages: [] }, ...rest] = found;
+    if (found.length === 0 && drawn.weeds.length + drawn.unnamed.length === 0 && !last) return [];
+    return [
+      {
+        ...first,
+        weeds: withDrawnWeeds(first.weeds, drawn.weeds),
+        unnamed: [...first.unnamed, ...drawn.unnamed],
+        ...(last ? { pointCount: { hits: last.hits, points: last.points } } : {}),
+      },
+      ...rest,
+    ];
+  });
+}
+
 /**
  * What the season is planned on, zone by zone: each damaged place as it was last decided about, the weeds
  * of the looks, and the weeds that are drawn on the plan, whatever else was looked at.
@@ -130,11 +205,7 @@ export function findingsOf(visits: readonly Looked[], lawn: Drawn): ZoneFinding[
     const drawn = drawnWeeds(lawn, zoneId);
     return {
       zoneId,
-      // A drawn patch has a size and a stage of its own; a weed that was only tapped keeps what was tapped.
-      weeds: [
-        ...weeds.filter(({ weed }) => !drawn.weeds.some((entry) => entry.weed === weed)),
-        ...drawn.weeds,
-      ],
+      weeds: withDrawnWeeds(weeds, drawn.weeds),
       unnamed: drawn.unnamed,
       damages: [...damages.values()],
       ...(pointCount ? { pointCount } : {}),

@@ -13,6 +13,7 @@ import {
   workPinSchema,
   seasonRequestSchema,
 } from '../needs';
+import { weedPatchSchema } from './lawn';
 import { materialSchema } from '../rates';
 import { localDateSchema, probeReadingSchema, weatherBundleSchema } from '../weather';
 
@@ -68,6 +69,32 @@ export const workRecordSchema = z
     message: 'name what was put down, or the job that was done by hand',
   });
 
+/** A weed as it lies on the lawn: named, or of a kind that somebody will name. */
+const drawnPatchSchema = z.strictObject({
+  zoneId: z.uuid(),
+  ...weedPatchSchema.pick({
+    plant: true,
+    lengthFt: true,
+    widthFt: true,
+    cover: true,
+    stage: true,
+    seenOn: true,
+  }).shape,
+});
+
+/** Points of a count and the hits among them on grass that is wanted. */
+const zoneCountSchema = z
+  .strictObject({
+    zoneId: z.uuid(),
+    date: localDateSchema,
+    hits: z.number().int().min(0).max(100_000),
+    points: z.number().int().positive('count at least one point').max(100_000),
+  })
+  .refine(({ hits, points }) => hits <= points, {
+    path: ['hits'],
+    message: 'more hits than points',
+  });
+
 /** A lawn's question: what it is, what was found, its weather and its records. */
 const lawnQuestionSchema = z.strictObject({
   ...seasonRequestSchema.shape,
@@ -86,6 +113,12 @@ const lawnQuestionSchema = z.strictObject({
     .array(nearSchema.extend({ zoneId: z.uuid() }).strict())
     .max(1000)
     .default([]),
+  /** Weeds that are drawn with their size, beside what the walks found. */
+  patches: z.array(drawnPatchSchema).max(500).default([]),
+  /** Point counts; the last of a zone is read. */
+  counts: z.array(zoneCountSchema).max(1000).default([]),
+  /** What the lawn's own town has ruled, in place of the company's area. */
+  rules: ordinanceSchema.strict().optional(),
   weather: weatherBundleSchema,
   readings: z.array(probeReadingSchema).default([]),
   records: z.array(workRecordSchema).default([]),
