@@ -686,6 +686,23 @@ for (const [size, viewport, touch] of [
         assert.equal(await page.getByText(/^Control dandelion/).count(), 0);
         await page.reload();
       }
+      await extra(async () => {
+        // Rain came after it: it is to be done again, until that word is taken back.
+        await button('All');
+        await button('Rain washed it off');
+        await sees(/^Washed off: /);
+        await sees(/^Control dandelion/);
+        await page.waitForTimeout(300);
+        await page.reload();
+        await button('All');
+        await sees(/^Washed off: /);
+        await button('Take back');
+        await sees('Rain washed it off');
+        await page
+          .getByText(/^Control dandelion/)
+          .first()
+          .waitFor({ state: 'detached' });
+      });
     });
 
     step(

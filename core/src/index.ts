@@ -5,6 +5,7 @@ export * from './case/findings';
 export * from './case/plantSamples';
 export * from './case/readings';
 export * from './case/siteFacts';
+export * from './case/washedOff';
 export * from './case/workingDay';
 export * from './contract';
 export * from './diagnosis/diagnosisInput';

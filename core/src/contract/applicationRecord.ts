@@ -61,6 +61,8 @@ export const applicationRecordBodySchema = z
     kill: z.boolean().default(false),
     /** What was known of the day when it was written down; `null`: nothing. */
     moment: momentSchema.nullable().default(null),
+    /** Share of its work that it did, 0-1, where something took the rest: rain. Left out: all of it. */
+    effect: z.number().min(0).max(1, 'an effect is a share, 0 to 1').optional(),
     note: z.string().max(2000).default(''),
   })
   .superRefine((record, context) => {

@@ -8,6 +8,10 @@ const MEMORY: Source = { kind: 'memory' };
 export const walkRules = {
   /** A walk that did less than this share of its work is done again, once its interval is over. */
   leastEffect: 0.5,
+  /** Share of its work that a spray has done which rain washed off soon after. */
+  washedOff: 0.1,
+  /** Rain of the day or the next from which that is asked, in. */
+  washesFromIn: 0.1,
   /** Days until the result shows where no product says, and the fewest. */
   usualResultDays: 28,
   leastResultDays: 14,

@@ -1,4 +1,10 @@
-import { zoneArea, type Clash, type Lawn, type Season } from '@alfombra/core';
+import {
+  zoneArea,
+  type ApplicationRecord,
+  type Clash,
+  type Lawn,
+  type Season,
+} from '@alfombra/core';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
@@ -7,6 +13,7 @@ import { ChoiceSheet } from './ChoiceSheet';
 import { ClashCard } from './ClashCard';
 import { DecidedCard } from './DecidedCard';
 import { DecideSheet } from './DecideSheet';
+import { DoneLately } from './DoneLately';
 import { FindOutCard } from './FindOutCard';
 import { LookCard } from './LookCard';
 import { reasonWords } from './reasonWords';
@@ -35,7 +42,7 @@ const VIEWS = ['steps', 'ground'] as const;
 /** The steps of one lawn's year, with the clashes to settle on top; and the ground they stand on. */
 export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
   const { t } = useTranslation();
-  const { question, view, error, retry } = useLawnSeason(lawnId);
+  const { question, view, records, error, retry } = useLawnSeason(lawnId);
   const [picked, setPicked] = useState<string | null | undefined>(undefined);
   const [tab, setTab] = useState<(typeof VIEWS)[number]>('steps');
   const shownZone =
@@ -102,6 +109,7 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
             question={question}
             judged={view.judged}
             season={view.season}
+            records={records}
             zoneIds={new Set(zoneId === null ? lawn.zones.map(({ id }) => id) : [zoneId])}
           />
         )}
@@ -119,12 +127,14 @@ function StepsOf({
   question,
   judged,
   season,
+  records,
   zoneIds,
 }: { [Part in 'steps' | 'clashes' | 'leftOut' | 'unmet']: readonly Season[Part][number][] } & {
   lawn: Lawn;
   question: SeasonQuestion;
   judged: SeasonView['judged'];
   season: Season;
+  records: readonly ApplicationRecord[];
   zoneIds: ReadonlySet<string>;
 }) {
   const { t } = useTranslation();
@@ -142,6 +152,12 @@ function StepsOf({
         today={question.company.today}
       />
       <FindOutCard lawn={lawn} work={season.byHand.filter(({ zoneId }) => zoneIds.has(zoneId))} />
+      <DoneLately
+        lawn={lawn}
+        company={question.company}
+        weather={question.weather}
+        records={records.filter(({ zoneId }) => zoneIds.has(zoneId))}
+      />
       <SeenCard lawn={lawn} season={season} zoneIds={zoneIds} today={question.company.today} />
       {steps.length === 0 && clashes.length === 0 ? (
         <Empty title={t('season.empty')} lead={t('season.emptyLead')} />
