@@ -42,7 +42,7 @@ for (const [size, viewport] of [
       page.on('pageerror', (error) => faults.push(error.message));
       page.on('console', (message) => {
         if (message.type() === 'error' && !message.text().includes('401'))
-          faults.push(message.text());
+          faults.push(`${message.text()} ${message.location().url}`);
       });
       page.on('request', (request) => {
         const url = new URL(request.url());
@@ -290,6 +290,8 @@ for (const [size, viewport] of [
     });
 
     it('has the record and the visit after everything was stopped and started', async () => {
+      // Nobody is looking meanwhile: what a page asks of a server that is away fails in plain sight.
+      await page.goto('about:blank');
       await stopServer();
       await startServer({ reset: false });
       await go(LARKSPUR);

@@ -4,6 +4,7 @@ import { useEffect } from 'react';
 import { persister } from '../queryClient';
 import { keys } from '../keys';
 import { lawnsQuery } from '../lawns';
+import { withContent } from '@/state/sync/overlay';
 import { partOf, type PendingWrite, type ServerDocument } from '@/state/sync/pendingWrite';
 import { registerServiceWorker } from '@/state/serviceWorker';
 import { startSync } from './sync';
@@ -116,7 +117,7 @@ function intoCache(client: QueryClient, write: PendingWrite, document: ServerDoc
     const known = list?.find((other) => other.id === id);
     if (!known) return [entry, ...(list ?? [])];
     return newest(known)
-      ? list?.map((other) => (other === known ? { ...other, ...entry } : other))
+      ? list?.map((other) => (other === known ? withContent(write.kind, other, entry) : other))
       : list;
   });
   void persister.persistQueryByKey(key, client);

@@ -3,7 +3,7 @@ import type { Json } from '@alfombra/core';
 import fc from 'fast-check';
 import { Outbox, type NewWrite, type SendResult } from './outbox';
 import { openOutbox } from './outboxDatabase';
-import { overlayDocument, overlayList, pendingMark } from './overlay';
+import { overlayDocument, overlayList, pendingMark, withContent } from './overlay';
 import { isSetAside, type PendingWrite, type ServerDocument } from './pendingWrite';
 
 const OWNER = 'technician';
@@ -327,6 +327,17 @@ describe('what the screens see', () => {
       id: 'v',
       version: 0,
       note: 'two',
+    });
+  });
+  it('has nothing any more of a field that was taken away, and keeps what the server adds', () => {
+    const known = { id: 'v', version: 4, effect: 0.1, note: 'old', findings: ['f'] };
+    const taken = write({ kind: 'record', body: { note: 'old' } });
+    const kept = { id: 'v', version: 4, note: 'old', findings: ['f'] };
+    expect(overlayDocument(known, [taken], 'record', 'v')).toEqual(kept);
+    expect(overlayList([known], [taken], 'record', null)).toEqual([kept]);
+    expect(withContent('record', known, { id: 'v', version: 5, note: 'old' })).toEqual({
+      ...kept,
+      version: 5,
     });
   });
   it('has new documents first and only those of the lawn', () => {

@@ -1,5 +1,5 @@
 import type { Json } from '@alfombra/core';
-import type { DocumentKind, PendingWrite } from './pendingWrite';
+import { ADDED, type DocumentKind, type PendingWrite } from './pendingWrite';
 
 interface Versioned {
   id: string;
@@ -15,6 +15,19 @@ export function pendingBody(
   return writes.filter((write) => write.kind === kind && write.id === id).pop()?.body;
 }
 
+/**
+ * A document with new content: of what was known only what the server adds stays. A field that the new content
+ * leaves out has been taken away.
+ */
+export function withContent<Document extends object>(
+  kind: DocumentKind,
+  known: Document | undefined,
+  content: object,
+): Document {
+  const added = Object.entries(known ?? {}).filter(([key]) => ADDED[kind]?.includes(key));
+  return { ...Object.fromEntries(added), ...content } as Document;
+}
+
 /** A document as this device has it: what is pending over what the server said. */
 export function overlayDocument<Document extends Versioned>(
   document: Document | undefined,
@@ -24,7 +37,11 @@ export function overlayDocument<Document extends Versioned>(
 ): Document | undefined {
   const body = pendingBody(writes, kind, id);
   if (body === undefined) return document;
-  return { ...document, ...(body as object), id, version: document?.version ?? 0 } as Document;
+  return withContent(kind, document, {
+    ...(body as object),
+    id,
+    version: document?.version ?? 0,
+  });
 }
 
 /** A list of documents as this device has it; new ones come first. */
