@@ -23,6 +23,7 @@ const opened: { context: BrowserContext; profile: string }[] = [];
 
 /** Closes every browser of this process; one left open by a failed test would keep it from ending. */
 export async function closeBrowsers(): Promise<void> {
+  underWay = 0;
   for (const { context, profile } of opened.splice(0)) {
     await context.close();
     rmSync(profile, { recursive: true, force: true });
@@ -61,6 +62,7 @@ export async function openBrowser(
   });
   context.setDefaultTimeout(PATIENCE_MS);
   note(context);
+  watch(context);
   opened.push({ context, profile });
   return context;
 }
@@ -68,6 +70,29 @@ export async function openBrowser(
 /** Writes to the server and what came of them, the newest last: of each browser that is open. */
 const MOST_NOTED = 25;
 const noted: string[] = [];
+/** Requests of all browsers that are under way, and when there was last one. */
+let underWay = 0;
+let lastSeen = 0;
+const QUIET_MS = 1500;
+/** A request of a page that was closed never ends. */
+const LONG_QUIET_MS = 6000;
+
+/** Until nobody has asked the server anything for a moment: what is asked later is of the test's own doing. */
+export const quiet = () =>
+  until('quiet', () =>
+    Promise.resolve(Date.now() - lastSeen > (underWay <= 0 ? QUIET_MS : LONG_QUIET_MS)),
+  );
+
+function watch(context: BrowserContext): void {
+  const seen = (change: 1 | -1) => () => {
+    underWay += change;
+    lastSeen = Date.now();
+  };
+  context.on('request', seen(1));
+  context.on('requestfinished', seen(-1));
+  context.on('requestfailed', seen(-1));
+}
+
 function note(context: BrowserContext): void {
   const say = (request: Request, end: string) => {
     if (request.method() === 'GET' && end === '200') return;
