@@ -84,15 +84,17 @@ export function LookCard({
       ) : null}
       {putLawn.error ? <Failed message={words(putLawn.error)} /> : null}
       {asked ? (
-        <LinkButton
-          kind={open ? 'main' : 'plain'}
-          label={t('looks.walk')}
-          href={`/lawns/${lawn.id}/visit`}
-        />
+        <View className="w-full max-w-[480px]">
+          <LinkButton
+            kind={open ? 'main' : 'plain'}
+            label={t('looks.walk')}
+            href={`/lawns/${lawn.id}/visit`}
+          />
+        </View>
       ) : open ? (
         <>
           <Words weight="semi">{t('looks.question')}</Words>
-          <View className="flex-row flex-wrap gap-2">
+          <View className="max-w-[760px] flex-row flex-wrap gap-2">
             {SEEN.map((seen) => (
               <Pressable
                 key={seen}
@@ -106,7 +108,9 @@ export function LookCard({
               </Pressable>
             ))}
           </View>
-          <LinkButton kind="plain" label={t('looks.photo')} href={`/lawns/${lawn.id}/photos`} />
+          <View className="w-full max-w-[480px]">
+            <LinkButton kind="plain" label={t('looks.photo')} href={`/lawns/${lawn.id}/photos`} />
+          </View>
         </>
       ) : null}
     </Card>
