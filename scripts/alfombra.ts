@@ -78,17 +78,10 @@ function checkZones(question: LawnQuestion): void {
 }
 
 /** A lawn's question as the planner takes it. */
-const partsOf = ({
-  weather,
-  readings,
-  records,
-  history,
-  patches,
-  counts,
-  rules,
-  ...request
-}: LawnQuestion) =>
-  [
+function partsOf(question: LawnQuestion) {
+  checkZones(question);
+  const { weather, readings, records, history, patches, counts, rules, ...request } = question;
+  return [
     {
       ...request,
       zones: zonesAsCounted(request.zones, counts),
@@ -100,13 +93,13 @@ const partsOf = ({
     records.flatMap(applicationsOfRecord),
     new Map(history.map(({ zoneId, causes }) => [zoneId, causes])),
   ] as const;
+}
 
 /** What a lawn's question comes to, soil and all. */
 const inputOf = (question: LawnQuestion) => lawnSeasonInput(...partsOf(question));
 
 /** The plan of a question; a job that somebody set comes with what the judge says of it. */
 const planFor = (question: LawnQuestion, until?: LocalDate): Plan => {
-  checkZones(question);
   const { input, season } = lookAhead(...partsOf(question), until);
   const plan = planOf(season, input, shelfOf(question.policy.labels));
   const judged = judgePins(input, season);

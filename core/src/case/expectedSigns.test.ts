@@ -46,6 +46,14 @@ it('waits for the slowest of a tank', () => {
   )!;
   expect(both.dead![1]).toBe(alone.dead![1]);
 });
+it('finds a walk that was against several weeds, in its own zone only', () => {
+  const shared = {
+    ...record('2026-05-01', ['24d-amine'], 'control:white-clover:zone:2026/walk/1'),
+    targets: ['white-clover', 'dandelion'],
+  };
+  expect(expectedSigns([shared], NEED, LIBRARY)?.doneOn).toBe('2026-05-01');
+  expect(expectedSigns([{ ...shared, zoneId: 'other' }], NEED, LIBRARY)).toBeNull();
+});
 it('is nothing of work for another need, and has no days of what kills no leaf', () => {
   const other = record('2026-05-01', ['24d-amine'], 'control:dandelions:zone:2026/walk/1');
   expect(expectedSigns([other], NEED, LIBRARY)).toBeNull();

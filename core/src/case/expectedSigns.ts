@@ -30,8 +30,15 @@ export function expectedSigns(
   needId: string,
   shelf: Shelf,
 ): ExpectedSigns | null {
+  const [, subject = '', place = ''] = needId.split(':');
+  const zone = place.split('.')[0];
   const last = records
-    .filter(({ stepId }) => stepId?.startsWith(`${needId}/`))
+    // A walk against several weeds is on record under the first of them, and names all.
+    .filter(
+      ({ stepId, zoneId, targets }) =>
+        stepId?.startsWith(`${needId}/`) === true ||
+        (zoneId === zone && targets?.includes(subject) === true),
+    )
     .sort((a, b) => (a.date < b.date ? -1 : 1))
     .pop();
   if (!last) return null;

@@ -283,5 +283,7 @@ describe('what was drawn and counted apart from a walk', () => {
       0.05,
     ]);
     expect(zonesAsCounted([mixed as never], [])).toEqual([mixed]);
+    const [full] = zonesAsCounted([mixed as never], [count('2026-04-09', 98)]);
+    expect(full!.stand.reduce((sum, { cover }) => sum + cover, 0)).toBeCloseTo(1, 9);
   });
 });

@@ -136,13 +136,17 @@ export function zonesAsCounted(zones: readonly Zone[], counts: readonly ZoneCoun
     const count = lastCount(counts, zone.id);
     const guessed = desiredCover(zone);
     if (!count || guessed === 0) return zone;
-    const factor = count.hits / count.points / guessed;
+    const counted = count.hits / count.points;
+    const factor = counted / guessed;
+    // What is wanted and what is not never cover more than all of the ground.
+    const rest = zone.stand.reduce((sum, { cover }) => sum + cover, 0) - guessed;
+    const room = rest > 1 - counted ? (1 - counted) / rest : 1;
     return {
       ...zone,
       stand: zone.stand.map((share) =>
         zone.desired.includes(share.species)
-          ? { ...share, cover: Math.min(1, share.cover * factor) }
-          : share,
+          ? { ...share, cover: share.cover * factor }
+          : { ...share, cover: share.cover * room },
       ),
     };
   });

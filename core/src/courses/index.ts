@@ -1,2 +1,3 @@
 export * from './applicationsOf';
+export * from './handWork';
 export * from './step';

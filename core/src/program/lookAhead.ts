@@ -7,7 +7,7 @@ import { needOfWork, type NeedKind } from '../needs/need';
 import type { SeasonInput, SeasonRequest, ZoneFinding } from '../needs/seasonInput';
 import type { Application } from '../rates';
 import { daysBetween, localDate, yearOf, type LocalDate } from '../units';
-import { usualWeather, type ProbeReading, type SoilSeason, type WeatherBundle } from '../weather';
+import { usualWeather, type ProbeReading, type WeatherBundle } from '../weather';
 import { lawnSeasonInput, type LawnSeason } from './lawnSeason';
 import { planSeason } from './planSeason';
 
@@ -148,7 +148,6 @@ export function lookAhead(
   const input = lawnSeasonInput(request, weather, readings, records, history);
   let season = planSeason(input);
   for (const from of lookedFrom(request.today, until)) {
-    const usual = new Map<string, SoilSeason>();
     const sown = new Map(
       season.steps.flatMap((step) =>
         step.kind === 'seed' ? [[step.zoneId, step.species] as const] : [],
@@ -168,7 +167,6 @@ export function lookAhead(
       // Also what is planned for later than this look: it counts to sums, and keeps its intervals.
       [...records, ...season.steps.flatMap(asDone)],
       history,
-      usual,
     );
     season = withLater(season, planSeason(ahead), from, until);
   }

@@ -1,7 +1,7 @@
 import { applicationsOf } from '../courses/applicationsOf';
+import { handWorkCloses } from '../courses/handWork';
 import type { Clash, HandWork, NitrogenYear, Season, Step } from '../courses/step';
 import { cause } from '../knowledge';
-import { walkRules } from '../knowledge/programmes';
 import { needOfWork, type Need, type NeedKind } from '../needs/need';
 import type { Agreement, LookAnswer, SeasonInput, Service } from '../needs/seasonInput';
 import type { ReasonInput } from '../needs/reason';
@@ -176,7 +176,7 @@ function handJob(
   trips: readonly LocalDate[],
   today: LocalDate,
 ): Job {
-  const closes = addDays(opens, walkRules.handDays);
+  const closes = handWorkCloses({ opens });
   const date = trips.find((trip) => trip >= opens && trip <= closes) ?? closes;
   return {
     id,

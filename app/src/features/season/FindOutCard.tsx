@@ -1,10 +1,7 @@
-import { addDays, subjectOfWork, type HandWork, type Lawn } from '@alfombra/core';
+import { handWorkCloses, subjectOfWork, type HandWork, type Lawn } from '@alfombra/core';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { Card, fullDay, LinkButton, Title, Words } from '@/ui';
-
-/** Days that it waits for a trip that is made anyway. */
-const WAITS_DAYS = 14;
 
 /** What has to be named, counted or lifted out before anything else is planned for it; nothing where there is none. */
 export function FindOutCard({ lawn, work }: { lawn: Lawn; work: readonly HandWork[] }) {
@@ -28,7 +25,7 @@ export function FindOutCard({ lawn, work }: { lawn: Lawn; work: readonly HandWor
             <View className="min-w-0 flex-1">
               <Words weight="semi">{`${words} · ${zoneName(zoneId)}`}</Words>
               <Words size="note" tone="second">
-                {t('findOut.by', { date: fullDay(addDays(opens, WAITS_DAYS)) })}
+                {t('findOut.by', { date: fullDay(handWorkCloses({ opens })) })}
               </Words>
             </View>
             {kind === 'pull' ? null : (

@@ -17,7 +17,7 @@ import { reasonWords } from './reasonWords';
 import { SeenPicture } from './SeenPicture';
 import { stepName } from './stepName';
 
-export const SEEN = ['gone', 'fewer', 'same', 'worse'] as const satisfies LookAnswer['seen'][];
+const SEEN = ['gone', 'fewer', 'same', 'worse'] as const satisfies LookAnswer['seen'][];
 
 /**
  * A dated return: what should be seen by now, and what is, in one tap. A place that somebody asked to look at again is
@@ -101,7 +101,7 @@ export function LookCard({
                 role="button"
                 onPress={() => answer(seen)}
                 disabled={putLawn.isPending}
-                className="bg-paper min-h-[88px] min-w-[140px] flex-1 items-center gap-1 rounded-lg border-2 border-line p-2"
+                className="min-h-[88px] min-w-[140px] flex-1 items-center gap-1 rounded-lg border-2 border-line bg-raised p-2"
               >
                 <SeenPicture seen={seen} />
                 <Words weight="semi">{t(`looks.seen.${seen}`)}</Words>
