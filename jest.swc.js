@@ -1,6 +1,7 @@
 /** Shared by core and server: TypeScript to CommonJS by SWC, which ships its binary in npm. */
 module.exports = {
   testEnvironment: 'node',
+  setupFiles: [require.resolve('./jest.draws.js')],
   transform: {
     '^.+\\.[cm]?[jt]sx?$': [
       '@swc/jest',

@@ -22,7 +22,8 @@ const parts = (Object.keys(PARTS) as Part[]).filter(
  * enough: jest would run all the others of the file.
  */
 const BEFORE = `// @ts-nocheck
-require('fast-check').configureGlobal({ numRuns: 5 });
+const { configureGlobal, readConfigureGlobal } = require('fast-check');
+configureGlobal({ ...readConfigureGlobal(), numRuns: 5 });
 let dead = false;
 const once = (test) => (...given) => {
   if (dead) return undefined;

@@ -83,8 +83,6 @@ export class OutboxWorld {
   private readonly choices: Choice[] = [];
   /** Values that their writer gave up: discarded, or settled for the other's. */
   private readonly released = new Set<string>();
-  /** "Mine" that was chosen in view of "theirs". */
-  private readonly asked = new Set<string>();
   private readonly history = new Map<string, string[]>();
   private readonly devices: { database: OutboxDatabase; tabs: Tab[]; lock: Promise<unknown> }[] = [];
   private weather: Weather[] = [];
@@ -189,7 +187,6 @@ export class OutboxWorld {
     const meant = this.ownWords(now).some(
       (own) =>
         author?.device === own.device ||
-        this.asked.has(`${own.value} over ${before}`) ||
         // Their later word on another tab stands where their earlier one would have stood.
         this.choices.some((one) => one.device === own.device && one.over === before),
     );
@@ -324,8 +321,16 @@ export class OutboxWorld {
     const held = writes.find(({ state }) => state === 'conflict');
     if (!held?.conflict) return false;
     for (const { path, mine, theirs } of held.conflict.conflicts) {
-      if (side === 'mine') this.asked.add(`${mine as string} over ${theirs as string}`);
-      else this.released.add(`${held.id}/${path[0] ?? ''}/${mine as string}`);
+      // "Mine" is a choice like one on a form, made in view of "theirs".
+      if (side === 'mine') {
+        this.choices.push({
+          device,
+          id: held.id,
+          field: path[0] as Field,
+          value: mine as string,
+          over: theirs as string,
+        });
+      } else this.released.add(`${held.id}/${path[0] ?? ''}/${mine as string}`);
     }
     await outbox.settle(
       held.seq,
