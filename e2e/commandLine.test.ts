@@ -216,6 +216,24 @@ void describe('the command line', () => {
       decisions: [{ kind: 'not-here', needId: left }],
     }) as unknown as Plan;
     assert.equal(decided.needs.find(({ id }) => id === left)!.state, 'givenUp');
+    // Soil is sampled where nobody knows it, and waited for where a bag is on its way.
+    const sample = plan.jobs.filter(({ kind }) => kind === 'sample');
+    assert.equal(sample.length, 1);
+    const [{ zoneId }] = sample[0]!.zones as [{ zoneId: string }];
+    const bagged = answer(['season'], {
+      ...first,
+      soilReports: [{ zoneId, date: '2026-04-01' }],
+    }) as unknown as Plan;
+    assert.equal(bagged.needs.find(({ id }) => sample[0]!.needIds.includes(id))!.state, 'waiting');
+    assert.deepEqual(
+      bagged.jobs.filter(({ kind }) => kind === 'sample'),
+      [],
+    );
+    const nowhere = alfombra(['season'], {
+      ...first,
+      soilReports: [{ zoneId: '0190a000-0000-7000-8000-00000000ffff', date: '2026-04-01' }],
+    });
+    assert.match(nowhere.stderr, /^soilReports\.0\.zoneId: the lawn has no such zone/m);
     // A day that somebody set: kept, and judged; a way that somebody chose, done by a record without materials.
     const day = new Date(Date.parse(spray.date) + 9 * 86_400_000).toISOString().slice(0, 10);
     const set = answer(['season'], {

@@ -63,7 +63,15 @@ function readJson(): unknown {
 }
 
 /** Parts of a lawn's question that are about one zone each. */
-const OF_A_ZONE = ['findings', 'patches', 'counts', 'property', 'readings', 'history'] as const;
+const OF_A_ZONE = [
+  'findings',
+  'patches',
+  'counts',
+  'property',
+  'readings',
+  'history',
+  'soilReports',
+] as const;
 
 /** @throws BadInput where something is said of a zone that the lawn does not have: it would be read by nothing */
 function checkZones(question: LawnQuestion): void {

@@ -2,5 +2,4 @@
 export * from './checker';
 export * from './case/judgeContext';
 export * from './case/judgeRecord';
-export * from './case/lowPhosphorus';
 export * from './products/labelled';

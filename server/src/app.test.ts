@@ -233,6 +233,7 @@ describe('the demo company', () => {
         visits,
         records: await of('/records'),
         readings: temperaturesOf<ProbeReading & ReadingBody>(await of('/readings')),
+        samples: await of('/samples'),
       });
       const { season } = lawnSeason(
         question.request,

@@ -81,6 +81,7 @@ export function testQuestion({
     ],
     records: [],
     readings: [],
+    samples: [],
     weather: {
       station: { id: 'valley', name: 'Valley', region: 'transition', latitude: 38, standIn: true },
       today,

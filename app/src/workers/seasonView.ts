@@ -13,6 +13,7 @@ import {
   type ProbeReading,
   type Season,
   type SoilCrossing,
+  type SoilSample,
   type Visit,
   type WeatherBundle,
 } from '@alfombra/core';
@@ -65,6 +66,7 @@ export interface SeasonQuestion {
   visits: Visit[];
   records: Application[];
   readings: ProbeReading[];
+  samples: SoilSample[];
   weather: WeatherBundle;
   /** What colleagues confirmed nearby lately. */
   sightings: Sighting[];

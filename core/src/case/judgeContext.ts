@@ -2,13 +2,12 @@ import type { CheckContext, Judged } from '../checker';
 import { nearZone } from './siteFacts';
 import type { Company } from '../contract/company';
 import type { Lawn } from '../contract/lawn';
-import type { SoilSampleBody } from '../contract/soilSample';
 import type { Moment } from '../contract/applicationRecord';
 import { applicationRules, frostDates } from '../knowledge';
 import { zoneArea } from '../lawn';
 import { daysBetween, type LocalDate } from '../units';
 import type { WeatherBundle } from '../weather';
-import { lowPhosphorus } from './lowPhosphorus';
+import { lowPhosphorus, type ZoneSoil } from '../fertility';
 
 /** Days back from a day over which the soil is said to warm or to cool. */
 const TREND_DAYS = 10;
@@ -54,7 +53,7 @@ export function judgeContext(
   }: {
     others: readonly Judged[];
     policy: Company['policy'];
-    samples: readonly SoilSampleBody[];
+    samples: readonly Pick<ZoneSoil, 'zoneId' | 'report'>[];
     moment?: Moment | null | undefined;
   } & Pick<CheckContext, 'airF' | 'windMph' | 'bloom' | 'paceMph' | 'calibratedMph' | 'kill'>,
 ): CheckContext | null {

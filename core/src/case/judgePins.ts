@@ -33,7 +33,7 @@ export function judgePins(
           const context = judgeContext(lawn, application, {
             others,
             policy: input.policy,
-            samples: [],
+            samples: input.soilReports,
             kill: step.kind === 'control' && step.kill === true,
           });
           if (!context || !soil) return [];

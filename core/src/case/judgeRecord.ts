@@ -1,7 +1,7 @@
 import { checkApplication, type CheckFinding, type Judged } from '../checker';
 import type { ApplicationRecordBody } from '../contract/applicationRecord';
 import type { Company } from '../contract/company';
-import type { SoilSampleBody } from '../contract/soilSample';
+import type { ZoneSoil } from '../fertility';
 import { judgeContext, type JudgedLawn } from './judgeContext';
 
 /** What of a record the judge reads: as it is typed in, and as it is kept. */
@@ -28,7 +28,7 @@ export function judgeRecord(
   lawn: JudgedLawn,
   others: readonly Judged[],
   policy: Company['policy'],
-  samples: readonly SoilSampleBody[],
+  samples: readonly Pick<ZoneSoil, 'zoneId' | 'report'>[],
 ): CheckFinding[] {
   const { airF, windMph } = record.weather;
   const context = judgeContext(lawn, record, {

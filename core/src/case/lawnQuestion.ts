@@ -1,6 +1,7 @@
 import type { LawnBody } from '../contract/lawn';
 import type { VisitBody } from '../contract/visit';
 import { seasonRequestSchema, type Policy, type SeasonRequest } from '../needs/seasonInput';
+import type { ZoneSoil } from '../fertility';
 import type { Application } from '../rates';
 import type { LocalDate } from '../units';
 import type { ProbeReading } from '../weather';
@@ -14,6 +15,8 @@ export interface StoredLawn {
   visits: readonly (VisitBody & { id: string })[];
   records: readonly Application[];
   readings: readonly ProbeReading[];
+  /** Bags of soil, with their reports where they are in. */
+  samples: readonly ZoneSoil[];
 }
 
 /** What the planner is asked about a stored lawn; its weather comes beside it. */
@@ -30,7 +33,7 @@ export interface PlannerQuestion {
  */
 export const questionOf = (
   { today, policy }: { today: LocalDate; policy: Policy },
-  { lawn, visits, records, readings }: StoredLawn,
+  { lawn, visits, records, readings, samples }: StoredLawn,
 ): PlannerQuestion => ({
   request: seasonRequestSchema.parse({
     today,
@@ -43,6 +46,7 @@ export const questionOf = (
     decisions: Object.values(lawn.decisions),
     looks: Object.values(lawn.looks),
     property: nearZones(lawn),
+    soilReports: samples.map(({ zoneId, date, report }) => ({ zoneId, date, report })),
   }),
   readings,
   records,

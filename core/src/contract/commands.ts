@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { grassSlugSchema, slugSchema, SITE_FACTORS } from '../knowledge';
 import { LIBRARY, shelfLabelSchema } from '../products';
 import { diagnosisInputSchema } from '../diagnosis';
+import { soilReportSchema, zoneSoilSchema } from '../fertility';
 import { standSchema } from '../lawn';
 import type { CheckContext } from '../checker';
 import {
@@ -111,6 +112,15 @@ const lawnQuestionSchema = z.strictObject({
     .default([]),
   property: z
     .array(nearSchema.extend({ zoneId: z.uuid() }).strict())
+    .max(1000)
+    .default([]),
+  /** Bags of soil, with their reports where they are in. */
+  soilReports: z
+    .array(
+      zoneSoilSchema
+        .extend({ report: soilReportSchema.strict().nullable().default(null) })
+        .strict(),
+    )
     .max(1000)
     .default([]),
   /** Weeds that are drawn with their size, beside what the walks found. */

@@ -1,24 +1,6 @@
 import { z } from 'zod';
+import { soilReportSchema } from '../fertility';
 import { localDateSchema } from '../weather';
-
-const level = z.number().min(0).max(100_000).nullable();
-
-/** What a soil laboratory reports. ppm are mg/kg. */
-export const soilReportSchema = z.object({
-  reportedOn: localDateSchema,
-  ph: z.number().min(2, 'pH lies between 2 and 12').max(12, 'pH lies between 2 and 12'),
-  bufferPh: z.number().min(2).max(12).nullable(),
-  bufferMethod: z.enum(['smp', 'adams-evans', 'mehlich', 'sikora', 'modified-mehlich']).nullable(),
-  extractant: z.enum(['mehlich-3', 'bray-1', 'olsen']),
-  phosphorusPpm: level,
-  potassiumPpm: level,
-  magnesiumPpm: level,
-  calciumPpm: level,
-  sulfurPpm: level,
-  organicMatterPct: z.number().min(0).max(100).nullable(),
-  salinityDsM: level,
-});
-export type SoilReport = z.infer<typeof soilReportSchema>;
 
 /** A bag of soil on its way to the laboratory and back. */
 export const soilSampleBodySchema = z.object({

@@ -2,7 +2,7 @@ import { fertilizersOn, placeRoom, UPKEEP_INDEX } from '../choice/nitrogen';
 import { expectedDay, highestAir } from '../choice/sprayDay';
 import { fedOn, nitrogenInYear } from '../choice/fed';
 import type { ZoneCase } from '../choice/zoneCase';
-import { gradeFeeding, WORTH_FEEDING } from '../fertility';
+import { gradeFeeding, lowPhosphorus, WORTH_FEEDING } from '../fertility';
 import { dayRules, feedingRules, grass } from '../knowledge';
 import { killRules } from '../knowledge/programmes';
 import { needOfWork, workId } from '../needs/need';
@@ -25,7 +25,11 @@ export function starterStep(
   const { best: date } = seed.window;
   const none = (rule: string): Reason => ({ rule, inputs: { days: feedingRules.gapDays } });
   // Roots that are planted are no reason for phosphorus where the place asks for one.
-  if (seed.material === 'plugs' && input.policy.ordinance.phosphorusNeedsReason) {
+  if (
+    seed.material === 'plugs' &&
+    input.policy.ordinance.phosphorusNeedsReason &&
+    lowPhosphorus(input.soilReports, zone.id, date) !== true
+  ) {
     return none('starter-place');
   }
   if (fedOn(fed).some((day) => Math.abs(daysBetween(day, date)) < feedingRules.gapDays)) {

@@ -167,11 +167,14 @@ export interface NitrogenYear {
   reason?: Reason;
 }
 
-/** Work that puts nothing down: a weed that is lifted out, a plant that is named, a stand that is counted. */
+/**
+ * Work that puts nothing down: a weed that is lifted out, a plant that is named, a stand that is counted, ground that is
+ * measured, soil that is bagged.
+ */
 export interface HandWork {
   id: string;
   need: string;
-  kind: 'pull' | 'name' | 'count';
+  kind: 'pull' | 'name' | 'count' | 'measure' | 'sample';
   zoneId: string;
   areaFt2: number;
   /** First day on which it may be done. */

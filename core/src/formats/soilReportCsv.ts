@@ -1,6 +1,6 @@
 import { csvNumber } from './csvNumber';
 import { csvText } from './csvText';
-import { soilReportSchema, type SoilReport } from '../contract/soilSample';
+import { soilReportSchema, type SoilReport } from '../fertility';
 import { csvRows } from './csvRows';
 import type { RowError } from './rowError';
 

@@ -20,6 +20,8 @@ export const measureErrors = {
     MeasureMethod,
     number
   >,
+  /** Share of its area that a zone may be off either way and still be dosed (our choice). */
+  mostShare: 0.2,
   /** Two-sided 95 %. */
   z: 1.96,
   source: MEMORY,

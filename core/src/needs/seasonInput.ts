@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { regionSchema, slugSchema, weed } from '../knowledge';
+import { zoneSoilSchema } from '../fertility';
 import { upkeepSchema, zoneSchema } from '../lawn';
 import { shelfLabelSchema } from '../products/label';
 import type { Application } from '../rates';
@@ -122,6 +123,7 @@ export const SERVICES = [
   'diseases',
   'seeding',
   'renovation',
+  'soil-test',
 ] as const;
 export type Service = (typeof SERVICES)[number];
 
@@ -212,6 +214,8 @@ export const seasonRequestSchema = z.object({
     .array(nearSchema.extend({ zoneId: z.uuid() }))
     .max(1000)
     .default([]),
+  /** Bags of soil that were taken here, with what the laboratory found. */
+  soilReports: z.array(zoneSoilSchema).max(1000).default([]),
 });
 export type SeasonRequest = z.infer<typeof seasonRequestSchema>;
 

@@ -41,7 +41,7 @@ describe('not here', () => {
 
   it('leaves every kind of need alone that somebody said it of, and says so', () => {
     expect(new Set(wanted.map(({ kind }) => kind))).toEqual(
-      new Set(['control', 'prevent', 'protect', 'feed', 'fill']),
+      new Set(['control', 'prevent', 'protect', 'feed', 'fill', 'find']),
     );
     for (const { id, kind } of wanted) {
       const { season } = ask({ decisions: [{ kind: 'not-here', needId: id }] });

@@ -23,6 +23,8 @@ export type JobKind =
   | 'pull'
   | 'name'
   | 'count'
+  | 'measure'
+  | 'sample'
   | 'other';
 
 export interface JobMaterial {
@@ -236,7 +238,7 @@ const DONE_KINDS: Readonly<Record<string, JobKind>> = {
   renovate: 'seed',
 };
 
-/** What a need is sold as; `null`: finding out what is there belongs to every agreement. */
+/** What a need is sold as; `null`: finding out what grows there belongs to every agreement. */
 function serviceOf(needId: string): Service | null {
   const [kind = '', subject = ''] = needId.split(':');
   switch (kind as NeedKind) {
@@ -254,6 +256,8 @@ function serviceOf(needId: string): Service | null {
       return 'seeding';
     case 'renovate':
       return 'renovation';
+    case 'find':
+      return subject === 'soil' ? 'soil-test' : null;
     default:
       return null;
   }

@@ -1,3 +1,4 @@
+import { soilTest } from '../courses/findOut';
 import type { LookStep, Season, Step } from '../courses/step';
 import { layoutCosts } from '../knowledge/layoutCosts';
 import { walkRules } from '../knowledge/programmes';
@@ -94,6 +95,7 @@ const afterWork = (input: SeasonInput, zone: Zone, looks: readonly LookDue[]): L
 function around(input: SeasonInput, held: HeldSteps): Season {
   const shelf = shelfOf(input.policy.labels);
   const zones = input.zones.map((zone) => ({ zone, ...planZone(input, zone, held) }));
+  const soil = soilTest(input);
   const set = new Set(held.steps.flatMap(({ serves }) => serves));
   const planned = zones
     .flatMap(({ steps }) => steps)
@@ -103,7 +105,7 @@ function around(input: SeasonInput, held: HeldSteps): Season {
       return serves.length === 0 ? [] : [{ ...atSetRate(step, held, shelf), serves }];
     });
   return {
-    needs: zones.flatMap(({ needs }) => needs),
+    needs: [...zones.flatMap(({ needs }) => needs), ...soil.needs],
     steps: laidOut(
       [
         ...held.steps,
@@ -118,7 +120,7 @@ function around(input: SeasonInput, held: HeldSteps): Season {
     leftOut: zones.flatMap(({ leftOut }) => leftOut),
     unmet: zones.flatMap(({ unmet }) => unmet),
     nitrogen: zones.flatMap(({ nitrogen }) => nitrogen),
-    byHand: zones.flatMap(({ byHand }) => byHand),
+    byHand: [...zones.flatMap(({ byHand }) => byHand), ...soil.byHand],
     unheld: [...held.unheld, ...zones.flatMap(({ unheld }) => unheld)],
   };
 }

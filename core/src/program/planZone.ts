@@ -6,6 +6,7 @@ import { controlSteps } from '../courses/controlStep';
 import { controlWays, isWalked } from '../courses/controlWays';
 import { fallRound } from '../courses/fallRound';
 import { feedSteps } from '../courses/feedSteps';
+import { findOut, measureFirst, type Findings } from '../courses/findOut';
 import { leftAlone } from '../courses/leftAlone';
 import { killCourse, wantsKill, type Kill } from '../courses/killCourse';
 import { preventStep, type Prevention } from '../courses/preventStep';
@@ -28,8 +29,8 @@ import { cause as causeOf, emergenceWindows, type EmergenceWindow } from '../kno
 import { keyModel } from '../knowledge/key';
 import { killRules } from '../knowledge/programmes';
 import { preventionWindows } from '../knowledge/preventionWindows';
-import { mainGrass, zoneArea, type Zone } from '../lawn';
-import { needId, needOfWork, workId, type Need } from '../needs/need';
+import { mainGrass, type Zone } from '../lawn';
+import { needOfWork, workId, type Need } from '../needs/need';
 import { notHere } from '../needs/notHere';
 import type { Reason } from '../needs/reason';
 import type { DamageFinding, SeasonInput, WeedFinding } from '../needs/seasonInput';
@@ -498,31 +499,26 @@ class ZonePlanner {
   }
 
   private find(subject: string, reason: Reason): void {
-    const identity = {
-      kind: 'find' as const,
-      subject,
-      place: { zoneId: this.zone.id },
-      cycle: String(yearOf(this.input.today)),
-    };
-    const id = needId(identity);
-    this.plan.needs.push({
-      ...identity,
-      id,
-      state: 'open',
-      course: 'name',
-      ways: ['name'],
-      reason,
-    });
-    this.findOut(id, 'name');
+    this.found(findOut(this.input, this.zone, { subject, kind: 'name', reason }));
   }
 
-  /** Something that has to be found out, on the next trip. */
-  findOut(need: string, kind: 'name' | 'count'): void {
+  private found({ needs, byHand }: Findings): void {
+    this.plan.needs.push(...needs);
+    this.plan.byHand.push(...byHand);
+  }
+
+  /** The ground is measured first where its area is a guess. */
+  measured(): void {
+    this.found(measureFirst(this.input, this.zone));
+  }
+
+  /** The stand is counted before it is known what it needs, on the next trip. */
+  counted(need: string): void {
     const { zone, zoneCase, input } = this;
     this.plan.byHand.push({
-      id: workId(need, kind, 1),
+      id: workId(need, 'count', 1),
       need,
-      kind,
+      kind: 'count',
       zoneId: zone.id,
       areaFt2: zoneCase.areaFt2,
       opens: input.today,
@@ -532,31 +528,14 @@ class ZonePlanner {
   /** Grass that nobody has named: nothing else is planned, for all of it hangs on that. */
   static unnamed(input: SeasonInput, zone: Zone): ZonePlan {
     const reason = { rule: 'name-grass-first', inputs: {} };
-    const identity = {
-      kind: 'find' as const,
-      subject: 'grass',
-      place: { zoneId: zone.id },
-      cycle: String(yearOf(input.today)),
-    };
-    const id = needId(identity);
     return {
-      needs: [{ ...identity, id, state: 'open', course: 'name', ways: ['name'], reason }],
+      ...findOut(input, zone, { subject: 'grass', kind: 'name', reason }),
       steps: [],
       clashes: [],
       leftOut: [{ zoneId: zone.id, reason }],
       unmet: [],
       looks: [],
       nitrogen: [],
-      byHand: [
-        {
-          id: workId(id, 'name', 1),
-          need: id,
-          kind: 'name',
-          zoneId: zone.id,
-          areaFt2: zoneArea(zone),
-          opens: input.today,
-        },
-      ],
       unheld: [],
     };
   }
@@ -578,6 +557,7 @@ export function planZone(input: SeasonInput, zone: Zone, held: Held = NOTHING_HE
       controlWays(zoneCase, finding, true).includes('kill-and-reseed'),
   );
   const planner = new ZonePlanner(input, zone, zoneCase);
+  planner.measured();
   const seeding = planner.seeding();
   if (seeding.reason) planner.leaveOut(seeding.reason);
   const kill =
@@ -593,7 +573,7 @@ export function planZone(input: SeasonInput, zone: Zone, held: Held = NOTHING_HE
     planner.plan.needs.push(
       seeding.step && without ? { ...seeding.need, ...without } : seeding.need,
     );
-    if (seeding.need.kind === 'find') planner.findOut(seeding.need.id, 'count');
+    if (seeding.need.kind === 'find') planner.counted(seeding.need.id);
   }
   const sown = keep ? seed : null;
   if (sown) planner.sow(sown, kill);

@@ -31,7 +31,7 @@ import {
   type Protection,
 } from '@alfombra/core/planning';
 import type { Stored } from '../documents/store';
-import { standInLaboratory } from '../standins/soilLaboratory';
+import { standInLaboratory, withReport } from '../standins/soilLaboratory';
 
 /** Everything stored about one lawn. */
 export interface LawnFile {
@@ -135,6 +135,9 @@ export function workOut(
     records: file.records.map((record) => ({ ...record.body, id: record.id })),
     readings: probeReadingsOf(
       file.readings.map((reading) => ({ ...reading.body, id: reading.id })),
+    ),
+    samples: file.samples.map(({ body: sample }) =>
+      withReport(standInLaboratory, sample, company.today),
     ),
   });
   const { season, soil } = lawnSeason(

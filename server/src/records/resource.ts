@@ -9,7 +9,7 @@ import type { CompanyService } from '../companies/service';
 import type { LawnDocumentOptions } from '../documents/lawnDocumentRoutes';
 import { plainDocument, type DocumentStore } from '../documents/store';
 import { HttpFailure } from '../http/failure';
-import type { SoilLaboratory } from '../standins/soilLaboratory';
+import { withReport, type SoilLaboratory } from '../standins/soilLaboratory';
 
 /**
  * Application records. The checker judges each one beside the others of its zone; an exceedance is
@@ -83,10 +83,9 @@ export function recordResource(
         samples.store.list(companyId, lawnId),
       ]);
       const others = all.map(plainDocument);
-      const reported = bags.map(({ body: bag }) => ({
-        ...bag,
-        report: bag.report ?? samples.laboratory.reportOn(bag, company.today),
-      }));
+      const reported = bags.map(({ body: bag }) =>
+        withReport(samples.laboratory, bag, company.today),
+      );
       const judged: object[] = [];
       for (const stored of list) {
         const record = plainDocument(stored);

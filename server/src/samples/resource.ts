@@ -3,7 +3,7 @@ import type { CompanyService } from '../companies/service';
 import type { LawnDocumentOptions } from '../documents/lawnDocumentRoutes';
 import { plainDocument, type DocumentStore } from '../documents/store';
 import { HttpFailure } from '../http/failure';
-import type { SoilLaboratory } from '../standins/soilLaboratory';
+import { withReport, type SoilLaboratory } from '../standins/soilLaboratory';
 
 /**
  * Soil samples: of a zone that the lawn has, a bag id only once. A report that the laboratory has
@@ -41,10 +41,7 @@ export function sampleResource(
     },
     present: async ({ companyId }, _lawnId, list) => {
       const { today } = await companies.get(companyId);
-      return list.map((stored) => ({
-        ...plainDocument(stored),
-        report: stored.body.report ?? laboratory.reportOn(stored.body, today),
-      }));
+      return list.map((stored) => withReport(laboratory, plainDocument(stored), today));
     },
   };
 }

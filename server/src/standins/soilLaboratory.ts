@@ -15,6 +15,13 @@ export interface SoilLaboratory {
   reportOn(sample: SoilSampleBody, today: LocalDate): SoilReport | null;
 }
 
+/** A bag with its report where it is in: typed in by somebody, or sent by the laboratory. */
+export const withReport = <Sample extends SoilSampleBody>(
+  laboratory: SoilLaboratory,
+  sample: Sample,
+  today: LocalDate,
+): Sample => ({ ...sample, report: sample.report ?? laboratory.reportOn(sample, today) });
+
 /** Bags of which the made-up laboratory loses the report, one in so many. */
 const LOST_ONE_IN = 9;
 

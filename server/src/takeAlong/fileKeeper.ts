@@ -14,7 +14,7 @@ import { byLawn } from '../lawns/byLawn';
 import { presentLawn, type LawnService } from '../lawns/service';
 import type { PhotoService } from '../photos/service';
 import type { ReportService } from '../reports/service';
-import type { SoilLaboratory } from '../standins/soilLaboratory';
+import { withReport, type SoilLaboratory } from '../standins/soilLaboratory';
 
 export interface FileParts {
   lawns: LawnService;
@@ -132,10 +132,9 @@ export class FileKeeper {
       const { id } = lawn;
       if (!lawnBodySchema.safeParse(lawn.body).success) return { id, json: null, digest: '' };
       const done = (records.get(id) ?? []).map(plainDocument);
-      const bags = (samples.get(id) ?? []).map((sample) => ({
-        ...plainDocument(sample),
-        report: sample.body.report ?? parts.laboratory.reportOn(sample.body, company.today),
-      }));
+      const bags = (samples.get(id) ?? []).map((sample) =>
+        withReport(parts.laboratory, plainDocument(sample), company.today),
+      );
       const file: LawnFile = {
         lawn: presentLawn(lawn),
         visits: (visits.get(id) ?? []).map(plainDocument),

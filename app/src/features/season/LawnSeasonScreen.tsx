@@ -151,7 +151,11 @@ function StepsOf({
         zoneIds={zoneIds}
         today={question.company.today}
       />
-      <FindOutCard lawn={lawn} work={season.byHand.filter(({ zoneId }) => zoneIds.has(zoneId))} />
+      <FindOutCard
+        lawn={lawn}
+        work={season.byHand.filter(({ zoneId }) => zoneIds.has(zoneId))}
+        today={question.company.today}
+      />
       <DoneLately
         lawn={lawn}
         company={question.company}

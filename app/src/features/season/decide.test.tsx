@@ -141,13 +141,22 @@ it('shows what has to be named or counted first, with the way to it', () => {
   render(
     <FindOutCard
       lawn={question.lawn}
-      work={[work('name', 'sedge'), work('name', 'grass'), work('count', 'cover')]}
+      work={[
+        work('name', 'sedge'),
+        work('name', 'grass'),
+        work('count', 'cover'),
+        work('measure', 'area'),
+        { ...work('sample', 'soil'), opens: addDays(today, 10) },
+      ]}
+      today={today}
     />,
   );
   expect(screen.getByText(`Name it: some sedge · ${zone.name}`)).toBeTruthy();
   expect(screen.getByText(`Name the grass · ${zone.name}`)).toBeTruthy();
   expect(screen.getByText(`Count the cover · ${zone.name}`)).toBeTruthy();
-  expect(screen.getAllByText(/^With the next trip, by Apr 22/)).toHaveLength(3);
+  expect(screen.getByText(`Measure it: the area is a guess · ${zone.name}`)).toBeTruthy();
+  expect(screen.getAllByText(/^By Apr 22/)).toHaveLength(4);
+  expect(screen.getByText(/^Apr 18.* to May 2/)).toBeTruthy();
 });
 it('shows what was decided, and takes it back; what binds no more is gone', () => {
   const decisions = {

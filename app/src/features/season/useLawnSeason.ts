@@ -5,6 +5,7 @@ import {
   useLawns,
   useReadings,
   useRecords,
+  useSamples,
   useVisits,
   useWeather,
 } from '@/api/queries';
@@ -24,20 +25,28 @@ export function useLawnSeason(lawnId: string) {
   const visits = useVisits(lawnId);
   const records = useRecords(lawnId);
   const readings = useReadings(lawnId);
+  const samples = useSamples(lawnId);
   const weather = useWeather(lawn.data?.stationId);
   // The list knows what was confirmed on other lawns; without it the weather speaks alone.
   const sightings = (useLawns().data?.find(({ id }) => id === lawnId)?.sightings ??
     NONE) as SeasonQuestion['sightings'];
   const pending = useOutboxStore((state) => pendingMark(state.writes, lawnId));
-  const parts = [company, lawn, visits, records, readings, weather];
+  const parts = [company, lawn, visits, records, readings, samples, weather];
   const question: SeasonQuestion | null =
-    company.data && lawn.data && visits.data && records.data && readings.data && weather.data
+    company.data &&
+    lawn.data &&
+    visits.data &&
+    records.data &&
+    readings.data &&
+    samples.data &&
+    weather.data
       ? {
           company: company.data,
           lawn: lawn.data,
           visits: visits.data,
           records: records.data,
           readings: readings.data,
+          samples: samples.data,
           weather: weather.data,
           sightings,
         }
@@ -55,6 +64,9 @@ export function useLawnSeason(lawnId: string) {
         versions(visits.data ?? []),
         versions(records.data ?? []),
         versions(readings.data ?? []),
+        (samples.data ?? []).map(
+          ({ id, version, report }) => `${id}@${version}${report ? '!' : ''}`,
+        ),
         sightings,
         pending,
       ],

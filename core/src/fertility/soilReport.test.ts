@@ -1,5 +1,4 @@
-import { soilReportSchema } from '../contract/soilSample';
-import { lowPhosphorus } from './lowPhosphorus';
+import { lowPhosphorus, soilReportSchema } from './soilReport';
 
 const report = (
   phosphorusPpm: number | null,
