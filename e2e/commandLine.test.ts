@@ -219,7 +219,7 @@ void describe('the command line', () => {
     // Soil is sampled where nobody knows it, and waited for where a bag is on its way.
     const sample = plan.jobs.filter(({ kind }) => kind === 'sample');
     assert.equal(sample.length, 1);
-    const [{ zoneId }] = sample[0]!.zones as [{ zoneId: string }];
+    const { zoneId } = sample[0]!.zones[0]!;
     const bagged = answer(['season'], {
       ...first,
       soilReports: [{ zoneId, date: '2026-04-01' }],
