@@ -184,18 +184,18 @@ describe('what was done, and what was seen', () => {
       ...applicationsOf(seedOf(planned), sownOn)[0]!,
       stepId: seedOf(planned).id,
     };
-    const after = ask(addDays(sownOn, 1), { records: [record, sown] });
+    const after = ask(addDays(sownOn, 3), { records: [record, sown] });
     expect(killsOf(after)).toEqual([]);
     expect(after.steps.filter(({ kind }) => kind === 'seed')).toEqual([]);
-    // The seed is down; its starter is not, and nothing else feeds the seedlings.
+    // The seed is down; its starter waited for cooler days, and nothing else feeds the seedlings.
     const feeds = after.steps.filter((step): step is FeedStep => step.kind === 'feed');
     expect(feeds[0]!.id).toBe(`${need}/starter/1`);
     expect(feeds.slice(1).every(({ window }) => window.best > addDays(sownOn, 28))).toBe(true);
     const fed = {
-      ...applicationsOf(feeds[0]!, addDays(sownOn, 1))[0]!,
+      ...applicationsOf(feeds[0]!, addDays(sownOn, 3))[0]!,
       stepId: feeds[0]!.id,
     };
-    const later = ask(addDays(sownOn, 2), { records: [record, sown, fed] });
+    const later = ask(addDays(sownOn, 4), { records: [record, sown, fed] });
     expect(later.steps.filter(({ id }) => id.includes('/starter/'))).toEqual([]);
   });
 });

@@ -78,8 +78,9 @@ const DEFAULT_MEMBERS = 40;
 /** Fewer years than this make no band of their own. */
 const LEAST_PAST_YEARS = 8;
 
+/** The value below which a share of all years lies, of which these are a few: their ranks over n + 1. */
 function quantile(sorted: ArrayLike<number>, p: number): number {
-  const position = (sorted.length - 1) * p;
+  const position = Math.min(sorted.length - 1, Math.max(0, (sorted.length + 1) * p - 1));
   const low = Math.floor(position);
   const a = sorted[low] as number;
   const b = sorted[Math.ceil(position)] as number;
@@ -145,15 +146,14 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
   const history = Float64Array.from(measuredSoil);
   const step = { response };
   const ownYears = past.length >= LEAST_PAST_YEARS;
-  // What of a departure is left after so many days, and how much of a year's own weather has come in.
+  // What of a spell, and of the last departure that is known, is left after so many days.
   const fading = new Float64Array(future);
   const left = new Float64Array(future);
-  const own = new Float64Array(future);
   for (let lead = 0; lead < future; lead += 1) {
     fading[lead] = lasting * spell * Math.exp(-lead / SPELL_FADES_DAYS);
     left[lead] = PERSISTENCE ** Math.max(0, lead - toldMean.length + 1);
-    own[lead] = Math.sqrt(1 - left[lead]! ** 2);
   }
+  const lastKnown = days[measuredDays - 1 + toldMean.length]!;
   const toldSd = Float64Array.from(forecast.slice(0, future), ({ sdF }) => sdF);
   const simulate = (member: number): Float64Array => {
     const series = new Float64Array(total);
@@ -162,7 +162,7 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
     const sign = member % 2 === 0 ? 1 : -1;
     let ground = soilToday;
     let anomaly = anomalyToday - lasting * spell;
-    let error = 0;
+    let error = year ? 0 : draw();
     let snow = last.snowIn ?? 0;
     for (let lead = 0; lead < future; lead += 1) {
       const index = measuredDays + lead;
@@ -175,9 +175,9 @@ export function soilSeason(input: SoilSeasonInput): SoilSeason {
         air = toldMean[lead]! + error * toldSd[lead]!;
         anomaly = air - usualMean[index]! - fading[lead]!;
       } else if (year) {
-        // Today's departure fades while the year's own weather comes in, and the spread stays whole.
-        const weather = left[lead]! * anomaly + own[lead]! * sign * year[days[index]!]!;
-        air = usualMean[index]! + fading[lead]! + weather;
+        // The last departure that is known fades, and what the year's own weather was beyond its own comes in.
+        const weather = sign * (year[days[index]!]! - left[lead]! * year[lastKnown]!);
+        air = usualMean[index]! + fading[lead]! + left[lead]! * anomaly + weather;
       } else {
         anomaly = PERSISTENCE * anomaly + innovation * draw() * usualSd[index]!;
         air = usualMean[index]! + fading[lead]! + anomaly;

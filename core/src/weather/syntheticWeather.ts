@@ -140,7 +140,7 @@ export function syntheticForecast(
   const draw = normalDraws(
     seededRandom(seed * 104_729 + daysBetween(localDate('2000-01-01'), today)),
   );
-  let error = 0;
+  let error = draw();
   return truth.slice(0, FORECAST_DAYS).map((day, lead) => {
     const sdF = round(1.2 + 0.55 * lead, 2);
     error = PERSISTENCE * error + Math.sqrt(1 - PERSISTENCE ** 2) * draw();
