@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { cases } from '../units/testdata/cases';
 import { herbicides, treatments } from '../knowledge';
 import type { Application } from '../rates';
-import { atKerb, type KerbHour, type Seen } from './atKerb';
+import { atKerb, kerbOfAll, type KerbHour, type Seen } from './atKerb';
 import type { CheckContext } from './checkContext';
 
 const context: CheckContext = {
@@ -143,4 +143,32 @@ it('does not ask to wait for what no hour would mend: pets, and a well that the 
   // Over a limit it holds at every hour.
   const atrazine = atKerb(spray('atrazine', 32), { ...context, wellFt: 30 }, hoursOf(75), 9).now;
   expect(atrazine.reasons.map(({ rule }) => rule)).toContain('well');
+});
+
+describe('work over several zones', () => {
+  const hours = hoursOf(75);
+  const near = atKerb(spray(), { ...context, waterFt: 1 }, hours, 9);
+  const far = atKerb(spray(), context, hours, 9);
+  const hot = atKerb(spray(), { ...context, soilF: 60 }, hoursOf(96), 9);
+
+  it('is as good as for the worst of them, hour by hour', () => {
+    const both = kerbOfAll([
+      { zone: 'Front', answer: far },
+      { zone: 'Back', answer: hot },
+    ]);
+    expect([far.now.verdict, hot.now.verdict, both.now.verdict]).toEqual(['go', 'hold', 'hold']);
+    both.hours.forEach(({ verdict: worst }, at) =>
+      expect([far, hot].map((one) => one.hours[at]!.verdict)).toContain(worst),
+    );
+    expect(both.now.reasons.every(({ zones }) => zones?.join() === 'Back')).toBe(true);
+  });
+  it('says a word once where all of them say it, and whose it is where not', () => {
+    const dawn = atKerb(spray(), context, hours, 5);
+    const twice = kerbOfAll([
+      { zone: 'Front', answer: dawn },
+      { zone: 'Back', answer: dawn },
+    ]);
+    expect(twice).toEqual(dawn);
+    expect(kerbOfAll([{ zone: 'Front', answer: near }])).toEqual(near);
+  });
 });

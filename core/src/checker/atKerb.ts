@@ -34,6 +34,8 @@ export interface KerbReason {
   severity: CheckFinding['severity'];
   material: string | null;
   inputs: CheckFinding['inputs'];
+  /** Of work over several zones, those that it is said of; left out: all of them. */
+  zones?: string[];
 }
 
 export type KerbVerdict = 'go' | 'adjust' | 'hold';
@@ -155,15 +157,52 @@ export function atKerb(
         : 'go';
     return { index: hour.index, hour: hour.hour, verdict, reasons };
   });
-  const present = judged.find(({ index }) => index === now);
+  return answerOf(judged, now);
+}
+
+function answerOf(hours: HourVerdict[], now: number): KerbAnswer {
+  const present = hours.find(({ index }) => index === now);
   if (!present) throw new RangeError('the present hour is not among the hours');
-  const later = judged.filter(({ index }) => index >= now);
+  const later = hours.filter(({ index }) => index >= now);
   return {
-    hours: judged,
+    hours,
     now: present,
     next:
       later.find(({ verdict }) => verdict === 'go') ??
       later.find(({ verdict }) => verdict === 'adjust') ??
       null,
   };
+}
+
+const WORSE: Readonly<Record<KerbVerdict, number>> = { go: 0, adjust: 1, hold: 2 };
+
+/**
+ * One answer for work over several zones: each hour is as good as it is for the worst of them, and says what any of them
+ * says, with the zones that say it where not all do.
+ * @param answers at least one, of the same hours
+ */
+export function kerbOfAll(answers: readonly { zone: string; answer: KerbAnswer }[]): KerbAnswer {
+  const [first] = answers as [(typeof answers)[number]];
+  const hours = first.answer.hours.map((hour, at): HourVerdict => {
+    const all = answers.map(({ zone, answer }) => ({ zone, hour: answer.hours[at]! }));
+    const said = new Map<string, { reason: KerbReason; zones: string[] }>();
+    for (const { zone, hour: own } of all) {
+      for (const reason of own.reasons) {
+        const key = JSON.stringify(reason);
+        const known = said.get(key);
+        if (known) known.zones.push(zone);
+        else said.set(key, { reason, zones: [zone] });
+      }
+    }
+    return {
+      ...hour,
+      verdict: all
+        .map(({ hour: own }) => own.verdict)
+        .reduce((worst, own) => (WORSE[own] > WORSE[worst] ? own : worst)),
+      reasons: [...said.values()].map(({ reason, zones }) =>
+        zones.length === answers.length ? reason : { ...reason, zones },
+      ),
+    };
+  });
+  return answerOf(hours, first.answer.now.index);
 }

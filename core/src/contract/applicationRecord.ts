@@ -28,6 +28,8 @@ export const applicationRecordBodySchema = z
     zoneId: z.uuid(),
     /** Step of the season that it did; `null` for work outside the plan. */
     stepId: z.string().max(200).nullable(),
+    /** Work over several zones is kept a zone at a time: what was written down as one shares this. */
+    batchId: z.uuid().nullable().default(null),
     date: localDateSchema,
     start: clockTime,
     end: clockTime,
@@ -37,7 +39,7 @@ export const applicationRecordBodySchema = z
     weather: z.object({
       airF: z.number().min(-40).max(130),
       windMph: z.number().min(0).max(100),
-      windFrom: z.enum(['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW', 'calm']),
+      windFrom: z.enum(['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW', 'calm', 'unknown']),
       sky: z.enum(['clear', 'part-cloudy', 'overcast', 'rain']),
     }),
     /** Whose hands: a member of the company, or somebody whose work is only noted here. */

@@ -1,3 +1,4 @@
 export * from './applicationsOf';
 export * from './handWork';
+export * from './job';
 export * from './step';

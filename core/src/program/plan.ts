@@ -1,5 +1,6 @@
 import { applicationsOf } from '../courses/applicationsOf';
 import { handWorkCloses } from '../courses/handWork';
+import { jobsOf } from '../courses/job';
 import type { Clash, HandWork, NitrogenYear, Season, Step } from '../courses/step';
 import { cause } from '../knowledge';
 import { needOfWork, type Need, type NeedKind } from '../needs/need';
@@ -129,16 +130,6 @@ const materialsOf = (step: Step): JobMaterial[] =>
     unit,
     amount,
   }));
-
-/** Zones that need another rate are another job. */
-const sameWork = (step: Step): string =>
-  [
-    step.kind,
-    step.window.best,
-    ...materialsOf(step).map(
-      ({ kind, slug, ratePerAcre }) => `${kind} ${slug} ${ratePerAcre.toPrecision(6)}`,
-    ),
-  ].join('|');
 
 function jobOf(lines: readonly Step[], today: LocalDate, shelf: Shelf): Job {
   const first = lines[0] as Step;
@@ -300,13 +291,7 @@ function chained(jobs: readonly Job[]): Job[] {
  * on one day are one job), dated returns, and what is not met and why.
  */
 export function planOf(season: Season, input: SeasonInput, shelf: Shelf): Plan {
-  const groups = new Map<string, Step[]>();
-  for (const step of season.steps) {
-    if (step.kind === 'look-again') continue;
-    const key = sameWork(step);
-    groups.set(key, [...(groups.get(key) ?? []), step]);
-  }
-  const laid = [...groups.values()].map((lines) => jobOf(lines, input.today, shelf));
+  const laid = jobsOf(season.steps).map(({ lines }) => jobOf(lines, input.today, shelf));
   const trips = laid
     .map(({ date }) => date)
     .filter((date) => date >= input.today)

@@ -507,6 +507,7 @@ function fallFeeding(
     lawnId,
     zoneId,
     stepId: null,
+    batchId: null,
     date: '2025-10-06' as ApplicationRecordBody['date'],
     start: '09:10',
     end: '09:40',

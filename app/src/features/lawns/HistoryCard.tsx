@@ -101,7 +101,10 @@ function RecordPaper({ lawn, record }: { lawn: Lawn; record: ApplicationRecord }
         ]),
     [`${t('record.start')} – ${t('record.end')}`, `${record.start} – ${record.end}`],
     [t('record.air'), `${number(record.weather.airF)} °F`],
-    [t('record.wind'), `${number(record.weather.windMph)} mph ${record.weather.windFrom}`],
+    [
+      t('record.wind'),
+      `${number(record.weather.windMph)} mph, ${t(`record.winds.${record.weather.windFrom}`)}`,
+    ],
     [t('record.sky'), t(`record.skies.${record.weather.sky}`)],
     [
       t('record.applicator'),

@@ -1,19 +1,21 @@
-import { applicationsOf, daysBetween, hoursOf, type Step } from '@alfombra/core';
+import { applicationsOf, daysBetween, hoursOf, type WorkStep } from '@alfombra/core';
 import {
   atKerb,
   judgeContext,
+  kerbOfAll,
   momentOf,
   type HourVerdict,
   type KerbHour,
   type KerbVerdict,
-  type Seen,
 } from '@alfombra/core/kerb';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import { useSamples } from '@/api/queries';
+import { WINDS } from '@/features/record/recordDraft';
 import { checkWords } from '@/features/season/reasonWords';
+import { kerbNoteOf, useKerbStore, type KerbNote } from '@/state/kerbStore';
 import type { SeasonQuestion, SeasonView } from '@/workers/seasonView';
 import {
   Card,
@@ -23,7 +25,7 @@ import {
   daysOn,
   hourName,
   NumberField,
-  type NumberText,
+  SelectField,
   shortDay,
   typedNumber,
   Words,
@@ -47,21 +49,24 @@ const LAST_HOUR = 20;
 export function KerbCard({
   question,
   view,
-  step,
+  steps,
 }: {
   question: SeasonQuestion;
   view: SeasonView;
-  step: Step;
+  /** Lines of one job, of which the worst counts. */
+  steps: readonly WorkStep[];
 }) {
   const { t } = useTranslation();
   const { lawn, company, weather, records } = question;
   const samples = useSamples(lawn.id).data ?? [];
   const [hourNow] = useState(() => new Date().getHours());
-  const [seen, setSeen] = useState<Seen>({});
-  const [wind, setWind] = useState<NumberText>('');
+  const kept = useKerbStore(({ note }) => note);
+  const write = useKerbStore((state) => state.write);
+  const [openedAt] = useState(() => Date.now());
+  const { seen, wind, windFrom } = kerbNoteOf(kept, lawn.id, Math.max(openedAt, kept?.at ?? 0));
+  const note = (more: Partial<KerbNote>) =>
+    write({ lawnId: lawn.id, seen, wind, windFrom, ...more });
   const [picked, setPicked] = useState<number | null>(null);
-  const zone = lawn.zones.find(({ id }) => id === step.zoneId);
-  const application = applicationsOf(step, company.today)[0];
   const hours = useMemo(() => {
     const today = weather.days[weather.days.length - 1]!;
     return [today, ...weather.forecast.slice(0, 2)].flatMap((day) =>
@@ -72,31 +77,40 @@ export function KerbCard({
       })),
     );
   }, [weather, company.today]);
-  if (!zone || !application) return null;
   const windMph = typedNumber(wind);
-  const context = judgeContext(
-    lawn,
-    { zoneId: zone.id, date: company.today },
-    {
-      others: records,
-      policy: company.policy,
-      samples,
-      moment: momentOf(company.today, weather, view.soil[zone.id]),
-      ...(step.kind === 'control' && step.kill ? { kill: true } : {}),
-    },
-  );
-  if (!context) return null;
-  const answer = atKerb(
-    {
-      ...application,
-      ...('cause' in step ? { targets: [step.cause] } : {}),
-      ...('control' in step ? { targets: step.control.map(({ weed }) => weed) } : {}),
-    },
-    context,
-    hours,
-    hourNow,
-    { ...seen, ...(windMph !== null && windMph >= 0 ? { windMph } : {}) },
-  );
+  const answers = steps.flatMap((step) => {
+    const zone = lawn.zones.find(({ id }) => id === step.zoneId);
+    const application = applicationsOf(step, company.today)[0];
+    const context =
+      zone &&
+      application &&
+      judgeContext(
+        lawn,
+        { zoneId: zone.id, date: company.today },
+        {
+          others: records,
+          policy: company.policy,
+          samples,
+          moment: momentOf(company.today, weather, view.soil[zone.id]),
+          ...(step.kind === 'control' && step.kill ? { kill: true } : {}),
+        },
+      );
+    if (!context) return [];
+    const answer = atKerb(
+      {
+        ...application,
+        ...('cause' in step ? { targets: [step.cause] } : {}),
+        ...('control' in step ? { targets: step.control.map(({ weed }) => weed) } : {}),
+      },
+      context,
+      hours,
+      hourNow,
+      { ...seen, ...(windMph !== null && windMph >= 0 ? { windMph } : {}) },
+    );
+    return [{ zone: zone.name, answer }];
+  });
+  if (answers.length === 0) return null;
+  const answer = kerbOfAll(answers);
   const shown = answer.hours.find(({ index }) => index === picked) ?? answer.now;
   const when = (hour: HourVerdict) =>
     t(hour.index < 24 ? 'kerb.at' : 'kerb.atDay', {
@@ -152,9 +166,11 @@ export function KerbCard({
           tone={reason.severity === 'exceeds' ? 'stop' : 'caution'}
           weight="semi"
         >
-          {['dark', 'inversion', 'late-heat', 'wilting'].includes(reason.rule)
-            ? t(`kerb.rule.${reason.rule}`, reason.inputs)
-            : checkWords(t, reason)}
+          {`${reason.zones ? `${reason.zones.join(', ')}: ` : ''}${
+            ['dark', 'inversion', 'late-heat', 'wilting'].includes(reason.rule)
+              ? t(`kerb.rule.${reason.rule}`, reason.inputs)
+              : checkWords(t, reason)
+          }`}
         </Words>
       ))}
       <Words size="note" weight="semi" tone="second">
@@ -166,7 +182,7 @@ export function KerbCard({
             key={key}
             label={t(`kerb.see.${key}`)}
             chosen={seen[key] === true}
-            onPress={() => setSeen({ ...seen, [key]: seen[key] !== true })}
+            onPress={() => note({ seen: { ...seen, [key]: seen[key] !== true } })}
           />
         ))}
       </View>
@@ -174,8 +190,17 @@ export function KerbCard({
         label={t('kerb.wind')}
         unit="mph"
         value={wind}
-        onChange={setWind}
+        onChange={(typed) => note({ wind: typed })}
         testID="kerb-wind"
+      />
+      <SelectField
+        label={t('record.windFrom')}
+        value={windFrom}
+        options={[
+          { value: '', label: t('kerb.windFromUnseen') },
+          ...WINDS.map((value) => ({ value, label: t(`record.winds.${value}`) })),
+        ]}
+        onChange={(from) => note({ windFrom: from })}
       />
       <Words size="note" tone="quiet">
         {t('kerb.caution')}

@@ -1,9 +1,15 @@
-import { mixCard } from '@alfombra/core';
+import { jobWith, mixCard, wholeJob } from '@alfombra/core';
+import { useRouter } from 'expo-router';
+import { useEffect } from 'react';
 import { useProducts } from '@/features/shelf/useProducts';
 import { useTranslation } from 'react-i18next';
 import { useFailureWords } from '@/api/useFailureWords';
+import { zonesIn } from '@/features/record/job';
+import { namesOfZones } from '@/features/record/zoneNames';
+import { ZonesCard } from '@/features/record/ZonesCard';
 import { areaDoubt, gradeName } from '@/features/season/productWords';
 import { useLawnSeason } from '@/features/season/useLawnSeason';
+import { useKerbStore } from '@/state/kerbStore';
 import { usePreferenceStore } from '@/state/preferenceStore';
 import {
   Card,
@@ -27,16 +33,34 @@ import { SpreadCardView } from './SpreadCardView';
 /** Size of a bag of seed, lb. */
 const SEED_BAG_LB = 50;
 
-/** The mix or spreader card of one step. */
-export function StepMixScreen({ lawnId, stepId }: { lawnId: string; stepId: string }) {
+/** The mix or spreader card of one job, over its zones. */
+export function StepMixScreen({
+  lawnId,
+  stepId,
+  without: left,
+}: {
+  lawnId: string;
+  /** A step of the job. */
+  stepId: string;
+  /** Zones of the job that are left out. */
+  without?: string | undefined;
+}) {
   const { t } = useTranslation();
   const shelf = useProducts();
   const words = useFailureWords();
   const { question, view, error, retry } = useLawnSeason(lawnId);
   const { tankGal, setTank } = usePreferenceStore();
   const back = `/lawns/${lawnId}/season`;
-  const step = view?.season.steps.find(({ id }) => id === stepId);
-  if (!question || !view || !step || step.kind === 'look-again') {
+  const router = useRouter();
+  const without = zonesIn(left).sort();
+  const lines = (view && jobWith(view.season.steps, stepId)?.lines) ?? [];
+  const inside = lines.filter(({ zoneId }) => !without.includes(zoneId));
+  const key = [stepId, ...without].join('|');
+  const ready = inside.length > 0;
+  useEffect(() => {
+    if (ready) useKerbStore.getState().open(key, Date.now());
+  }, [key, ready]);
+  if (!question || !view || inside.length === 0) {
     return (
       <Screen title={t('mix.title')} dye="indigo" back={back}>
         {error ? (
@@ -49,32 +73,39 @@ export function StepMixScreen({ lawnId, stepId }: { lawnId: string; stepId: stri
       </Screen>
     );
   }
-  const zone = question.lawn.zones.find(({ id }) => id === step.zoneId);
+  const step = wholeJob(inside);
+  const zones = question.lawn.zones.filter(({ id }) => inside.some(({ zoneId }) => zoneId === id));
   const spray =
     step.kind === 'prevent' ||
     step.kind === 'control' ||
     (step.kind === 'protect' && !step.granular);
   const tank = typedNumber(tankGal);
-  const doubt = areaDoubt(zone);
+  const doubt = areaDoubt(zones);
   const goodTank = tank !== null && tank > 0;
   return (
     <Screen
       title={t(spray ? 'mix.title' : 'mix.spreadTitle')}
       subject={question.lawn.name}
-      lead={`${question.lawn.name} · ${zone?.name ?? ''}, ${t('common.ft2', { value: number(step.areaFt2) })}`}
+      lead={`${question.lawn.name} · ${namesOfZones(question.lawn, inside)}, ${t('common.ft2', { value: number(step.areaFt2) })}`}
       dye="indigo"
       back={back}
       footer={
         <LinkButton
           label={t('mix.done')}
           testID="record-it"
-          href={`/lawns/${lawnId}/record/${encodeURIComponent(step.id)}`}
+          href={`/lawns/${lawnId}/record/${encodeURIComponent(stepId)}${without.length > 0 ? `?without=${without.join()}` : ''}`}
           wide
         />
       }
     >
-      <KerbCard question={question} view={view} step={step} />
-      <SiteCautionsCard lawn={question.lawn} zone={zone} />
+      <ZonesCard
+        lawn={question.lawn}
+        lines={lines}
+        without={without}
+        onChange={(next) => router.setParams({ without: next.join() })}
+      />
+      <KerbCard question={question} view={view} steps={inside} />
+      <SiteCautionsCard lawn={question.lawn} zones={zones} />
       {doubt ? (
         <Words weight="semi" tone="caution" testID="area-doubt">
           {t('mix.areaDoubt', { low: percent(doubt.low), high: percent(doubt.high) })}

@@ -55,7 +55,7 @@ describe('amounts of a zone whose area is not sure', () => {
   it('carry both ends of the interval', () => {
     const zone = testLawn().zones[0]!;
     zone.edges[0] = 'assumed';
-    const doubt = areaDoubt(zone)!;
+    const doubt = areaDoubt([zone])!;
     expect(doubt.low).toBeLessThan(1);
     expect(doubt.high - 1).toBeCloseTo(1 - doubt.low, 9);
     const words = doubtWords(i18next.t, line, { low: 0.9, high: 1.1 });
@@ -70,12 +70,12 @@ describe('amounts of a zone whose area is not sure', () => {
     expect(amountWords(i18next.t, { ...line, total }, 6000)).toBe(words);
   });
   it('say nothing where nobody measures better, or there is no zone', () => {
-    expect(areaDoubt(undefined)).toBeNull();
+    expect(areaDoubt([])).toBeNull();
     const wide = testLawn().zones[0]!;
     const huge = {
       ...wide,
       outline: wide.outline.map(({ x, y }) => ({ x: x * 100, y: y * 100 })),
     };
-    expect(areaDoubt(huge)).toBeNull();
+    expect(areaDoubt([huge])).toBeNull();
   });
 });

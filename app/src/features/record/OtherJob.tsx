@@ -104,8 +104,7 @@ export function OtherJob({ lawn, onJob }: { lawn: Lawn; onJob: (job: Job) => voi
     const areaFt2 = zoneArea(zone);
     onJob({
       key: otherKey(lawn.id),
-      stepId: null,
-      zoneId: zone.id,
+      lines: [{ stepId: null, zoneId: zone.id, areaFt2, materials: [material] }],
       areaFt2,
       materials: [material],
       targets: [],

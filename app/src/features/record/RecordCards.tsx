@@ -18,7 +18,14 @@ import {
   Words,
 } from '@/ui';
 import type { Job } from './job';
-import { AMOUNT_DIGITS, SKIES, STRANGERS, WINDS, type RecordDraft } from './recordDraft';
+import {
+  AMOUNT_DIGITS,
+  SKIES,
+  STRANGERS,
+  UNKNOWN_WIND,
+  WINDS,
+  type RecordDraft,
+} from './recordDraft';
 
 interface OfRecord {
   // eslint-disable-next-line @typescript-eslint/no-explicit-any -- whatever its schema makes of the fields
@@ -91,7 +98,7 @@ export function WhenCard({ control, today }: OfRecord & { today: string }) {
   );
 }
 
-export function WeatherCard({ control }: OfRecord) {
+export function WeatherCard({ control, spray }: OfRecord & { spray: boolean }) {
   const { t } = useTranslation();
   return (
     <Card>
@@ -117,7 +124,11 @@ export function WeatherCard({ control }: OfRecord) {
           control={control}
           name="windFrom"
           label={t('record.windFrom')}
-          options={WINDS.map((value) => ({ value, label: value }))}
+          options={[
+            ...(spray ? [{ value: '', label: t('kerb.windFromUnseen') }] : []),
+            ...WINDS.map((value) => ({ value, label: t(`record.winds.${value}`) })),
+            ...(spray ? [] : [{ value: UNKNOWN_WIND, label: t(`record.winds.${UNKNOWN_WIND}`) }]),
+          ]}
         />
         <FormSelect
           control={control}
@@ -130,7 +141,6 @@ export function WeatherCard({ control }: OfRecord) {
   );
 }
 
-/** How a spray was walked, and what bloomed. */
 /** A product that spares nothing is meant, or it is not kept. */
 export function KillCard({ control }: OfRecord) {
   const { t } = useTranslation();
@@ -149,6 +159,7 @@ export function KillCard({ control }: OfRecord) {
   );
 }
 
+/** How a spray was walked, and what bloomed. */
 export function PaceCard({ control }: OfRecord) {
   const { t } = useTranslation();
   return (

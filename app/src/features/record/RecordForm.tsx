@@ -1,27 +1,28 @@
 import type { ApplicationRecord, LocalDate, User } from '@alfombra/core';
 import { judgeRecord, momentOf } from '@alfombra/core/judging';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useWatch } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { v7 as uuid } from 'uuid';
-import { usePutRecord } from '@/api/putRecord';
+import { v5 as uuidOf, v7 as uuid } from 'uuid';
+import { usePutRecords } from '@/api/putRecord';
 import { useSamples } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
 import { keptFrom } from '@/state/draftStore';
 import { DraftNote } from '@/features/drafts/DraftNote';
 import { useDraftForm } from '@/state/useDraftForm';
-import { Button, Failed, Screen, Title } from '@/ui';
+import { Button, Failed, Screen, Title, typedNumber } from '@/ui';
 import type { SeasonQuestion, SeasonView } from '@/workers/seasonView';
+import { clockOf, kerbNoteOf, openedAt, useKerbStore } from '@/state/kerbStore';
 import { Findings } from './Findings';
 import { killsTurf, recordKey, type Job } from './job';
+import { namesOfZones, saidOf } from './zoneNames';
 import { AmountsCard, KillCard, PaceCard, WeatherCard, WhenCard, WhoCard } from './RecordCards';
 import {
   judgedDraft,
   recordDraft,
   recordFormSchema,
-  recordOf,
-  type Judged,
+  recordsOf,
   type RecordSource,
 } from './recordDraft';
 
@@ -33,25 +34,31 @@ export function RecordForm({
   applicator,
   onKept,
   onDiscarded,
+  zones,
 }: {
   question: SeasonQuestion;
   view: SeasonView;
   job: Job;
   applicator: User;
-  onKept: (record: ApplicationRecord) => void;
+  onKept: (records: readonly ApplicationRecord[]) => void;
   onDiscarded: () => void;
+  /** Zones of the job to take out or in again. */
+  zones?: ReactNode;
 }) {
   const { t } = useTranslation();
   const words = useFailureWords();
   const { lawn, company, weather } = question;
-  const zone = lawn.zones.find(({ id }) => id === job.zoneId);
-  const putRecord = usePutRecord(lawn, company);
+  const putRecords = usePutRecords(lawn, company);
   const key = recordKey(job);
   // A record that is half typed is of what it was begun with, whatever the plan says by now.
   const [source] = useState((): RecordSource => {
     const begun = keptFrom<RecordSource>(key);
     if (begun) return begun;
     const today = weather.days[weather.days.length - 1];
+    const { note, opened } = useKerbStore.getState();
+    const at = Date.now();
+    const kerb = kerbNoteOf(note, lawn.id, at);
+    const start = openedAt(opened, job.key, at);
     return {
       recordId: uuid(),
       job,
@@ -59,7 +66,12 @@ export function RecordForm({
       today: company.today,
       applicatorId: applicator.id,
       airF: today?.tmaxF ?? 70,
-      windMph: today?.windMph ?? 5,
+      windMph: typedNumber(kerb.wind) ?? today?.windMph ?? 5,
+      windFrom: kerb.windFrom,
+      // Work begins when its card is opened, and ends when it is written down.
+      start,
+      end: start === '' ? '' : clockOf(at),
+      bloom: kerb.seen.bloom ?? null,
     };
   });
   // What it is judged by is of today, however long ago it was begun: the last day allowed, who has a license.
@@ -67,7 +79,7 @@ export function RecordForm({
     ...source,
     today: company.today,
     members: company.members,
-    momentOn: (date: LocalDate) => momentOf(date, weather, view.soil[job.zoneId]),
+    momentOn: (date: LocalDate, zoneId: string) => momentOf(date, weather, view.soil[zoneId]),
   };
   const { form, unsaved, done, discard } = useDraftForm({
     key,
@@ -77,14 +89,19 @@ export function RecordForm({
   });
   const { control } = form;
   const judged = judgedDraft(useWatch({ control }) as ReturnType<typeof recordDraft>, now);
-  const preview = useVerdict(judged, question, job, source.recordId);
+  const preview = useVerdict(judged, question);
   const save = form.handleSubmit((read) =>
-    putRecord.mutate(
-      { id: source.recordId, body: recordOf(read, now) },
+    putRecords.mutate(
+      recordsOf(read, now, source.recordId).map((body, index) => ({
+        // Saving again after a fault writes the same records.
+        id:
+          index === 0 ? source.recordId : uuidOf(`${body.zoneId} ${body.stepId}`, source.recordId),
+        body,
+      })),
       {
-        onSuccess: (record) => {
+        onSuccess: (records) => {
           done();
-          onKept(record);
+          onKept(records);
         },
       },
     ),
@@ -93,12 +110,12 @@ export function RecordForm({
     <Screen
       title={t('record.title')}
       subject={lawn.name}
-      lead={`${lawn.name} · ${zone?.name ?? ''}`}
+      lead={`${lawn.name} · ${namesOfZones(lawn, job.lines)}`}
       back={`/lawns/${lawn.id}/season`}
       footer={
         <>
-          {putRecord.error ? (
-            <Failed message={`${words(putRecord.error)} ${t('common.kept')}`} />
+          {putRecords.error ? (
+            <Failed message={`${words(putRecords.error)} ${t('common.kept')}`} />
           ) : null}
           <DraftNote
             unsaved={unsaved}
@@ -111,17 +128,18 @@ export function RecordForm({
           <Button
             label={t('record.save')}
             onPress={() => void save()}
-            busy={putRecord.isPending ? t('common.loading') : null}
+            busy={putRecords.isPending ? t('common.loading') : null}
             testID="keep-record"
             wide
           />
         </>
       }
     >
+      {zones}
       <AmountsCard control={control} job={job} />
       {killsTurf(job) ? <KillCard control={control} /> : null}
       <WhenCard control={control} today={company.today} />
-      <WeatherCard control={control} />
+      <WeatherCard control={control} spray={job.spray} />
       {job.spray ? <PaceCard control={control} /> : null}
       <WhoCard control={control} members={company.members} />
       {preview.length > 0 ? (
@@ -134,16 +152,13 @@ export function RecordForm({
   );
 }
 
-/** What the checker will say of the record as it stands. */
-function useVerdict(judged: Judged | null, question: SeasonQuestion, job: Job, recordId: string) {
+/** What the checker will say of the work as it stands, in each of its zones. */
+function useVerdict(judged: ReturnType<typeof judgedDraft>, question: SeasonQuestion) {
   const { lawn, company, records } = question;
   const samples = useSamples(lawn.id).data ?? [];
-  if (!judged) return [];
-  return judgeRecord(
-    { ...judged, id: recordId, zoneId: job.zoneId },
-    lawn,
-    records,
-    company.policy,
-    samples,
+  return saidOf(
+    judged.map(({ line: { zoneId }, judged: one }) =>
+      judgeRecord({ ...one, id: zoneId, zoneId }, lawn, records, company.policy, samples),
+    ),
   );
 }

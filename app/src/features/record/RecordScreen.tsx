@@ -1,4 +1,4 @@
-import { applicationsOf, causesOf, type ApplicationRecord, type Step } from '@alfombra/core';
+import { jobWith, type ApplicationRecord } from '@alfombra/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -8,48 +8,45 @@ import { useLawnSeason } from '@/features/season/useLawnSeason';
 import { keptFrom, useDraftStore } from '@/state/draftStore';
 import { Button, Empty, Failed, Loading, Screen, Words } from '@/ui';
 import { Findings } from './Findings';
-import { otherKey, pickKey, recordKey, type Job } from './job';
+import { jobOfSteps, otherKey, pickKey, recordKey, zonesIn, type Job } from './job';
 import type { RecordSource } from './recordDraft';
 import { OtherJob } from './OtherJob';
 import { RecordForm } from './RecordForm';
-
-function jobOf(step: Step): Job | null {
-  const application = applicationsOf(step)[0];
-  if (!application) return null;
-  const protect = step.kind === 'protect' ? step : null;
-  const weeds = step.kind === 'prevent' || step.kind === 'control' ? step : null;
-  const carrier = (weeds ?? protect)?.carrierGalPer1000 ?? null;
-  return {
-    key: step.id,
-    stepId: step.id,
-    zoneId: step.zoneId,
-    areaFt2: step.areaFt2,
-    materials: application.materials,
-    targets: weeds ? weeds.control.map(({ weed }) => weed) : protect ? causesOf(protect) : [],
-    spray: carrier !== null,
-    carrierGal: carrier === null ? null : (step.areaFt2 / 1000) * carrier,
-  };
-}
+import { saidOf } from './zoneNames';
+import { ZonesCard } from './ZonesCard';
 
 /** Name of the route that records work outside the season. */
 const OTHER = 'other';
 
 /** Writes down what was really done; the checker speaks, and refuses nothing. */
-export function RecordScreen({ lawnId, stepId }: { lawnId: string; stepId: string }) {
+export function RecordScreen({
+  lawnId,
+  stepId,
+  without: left,
+}: {
+  lawnId: string;
+  stepId: string;
+  /** Zones of the job that are left out. */
+  without?: string | undefined;
+}) {
   const { t } = useTranslation();
   const words = useFailureWords();
   const session = useSession().data;
   const { question, view, error, retry } = useLawnSeason(lawnId);
-  const [kept, setKept] = useState<ApplicationRecord | null>(null);
-  const key = stepId === OTHER ? otherKey(lawnId) : stepId;
+  const router = useRouter();
+  const [kept, setKept] = useState<readonly ApplicationRecord[] | null>(null);
+  const without = zonesIn(left);
+  const key = stepId === OTHER ? otherKey(lawnId) : [stepId, ...without.sort()].join('|');
   // The work that was opened, or begun, stays as it is though the season no longer asks for it: once it is kept it does not.
-  const [opened, setOpened] = useState<Job | null>(
+  const [begun, setOpened] = useState<Job | null>(
     () => keptFrom<RecordSource>(recordKey({ key }))?.job ?? null,
   );
+  const opened = begun?.key === key ? begun : null;
   const back = `/lawns/${lawnId}${stepId === OTHER ? '' : '/season'}`;
-  if (kept) return <Kept record={kept} lawnId={lawnId} />;
-  const step = opened ? undefined : view?.season.steps.find(({ id }) => id === stepId);
-  const found = step ? jobOf(step) : null;
+  if (kept) return <Kept records={kept} lawnId={lawnId} />;
+  const lines = (view && jobWith(view.season.steps, stepId)?.lines) ?? [];
+  const inside = lines.filter(({ zoneId }) => !without.includes(zoneId));
+  const found = opened || inside.length === 0 ? null : jobOfSteps(inside, key);
   if (found) setOpened(found);
   const job = opened ?? found;
   if (question && view && stepId === OTHER && !job) {
@@ -79,22 +76,32 @@ export function RecordScreen({ lawnId, stepId }: { lawnId: string; stepId: strin
   }
   return (
     <RecordForm
+      key={key}
+      zones={
+        <ZonesCard
+          lawn={question.lawn}
+          lines={lines}
+          without={without}
+          onChange={(next) => router.setParams({ without: next.join() })}
+        />
+      }
       question={question}
       view={view}
       job={job}
       applicator={session}
-      onKept={(record) => {
+      onKept={(records) => {
         if (stepId === OTHER) useDraftStore.getState().drop(pickKey(lawnId));
-        setKept(record);
+        setKept(records);
       }}
       onDiscarded={() => setOpened(null)}
     />
   );
 }
 
-function Kept({ record, lawnId }: { record: ApplicationRecord; lawnId: string }) {
+function Kept({ records, lawnId }: { records: readonly ApplicationRecord[]; lawnId: string }) {
   const { t } = useTranslation();
   const router = useRouter();
+  const findings = saidOf(records.map((record) => record.findings));
   return (
     <Screen
       title={t('record.saved')}
@@ -108,9 +115,9 @@ function Kept({ record, lawnId }: { record: ApplicationRecord; lawnId: string })
       }
     >
       <Words size="lead" testID="record-kept">
-        {t(record.findings.length === 0 ? 'record.savedClean' : 'record.savedFlagged')}
+        {t(findings.length === 0 ? 'record.savedClean' : 'record.savedFlagged')}
       </Words>
-      <Findings findings={record.findings} />
+      <Findings findings={findings} />
     </Screen>
   );
 }

@@ -1,4 +1,11 @@
-import { LIBRARY, type Material } from '@alfombra/core';
+import {
+  applicationsOf,
+  causesOf,
+  LIBRARY,
+  wholeJob,
+  type Material,
+  type WorkStep,
+} from '@alfombra/core';
 
 /** Under which a record of the job is kept while it is typed in. */
 export const recordKey = ({ key }: Pick<Job, 'key'>): string => `record:${key}`;
@@ -8,17 +15,53 @@ export const otherKey = (lawnId: string): string => `other:${lawnId}`;
 /** Under which the choice of such work is kept until its record is. */
 export const pickKey = (lawnId: string): string => `pick:${lawnId}`;
 
-/** What a record is made of: a step of the season, or work outside it. */
-export interface Job {
-  /** Step id, or `otherKey`. */
-  key: string;
+/** The part of a piece of work that lies in one zone. */
+export interface JobLine {
+  /** Step of the season; `null` for work outside it. */
   stepId: string | null;
   zoneId: string;
+  areaFt2: number;
+  materials: readonly Material[];
+}
+
+/** What a record is made of: a job of the season over its zones, or work outside it. */
+export interface Job {
+  /** What its draft is kept under: the step it was opened by and the zones left out, or `otherKey`. */
+  key: string;
+  lines: readonly JobLine[];
+  /** Over all its zones. */
   areaFt2: number;
   materials: readonly Material[];
   targets: string[];
   spray: boolean;
   carrierGal: number | null;
+}
+
+/** Zones that are left out of a job, as they stand in an address. */
+export const zonesIn = (text: string | undefined): string[] => (text ? text.split(',') : []);
+
+/** The job of steps of the season, one mix at one rate: the amounts of all of them together. */
+export function jobOfSteps(steps: readonly WorkStep[], key: string): Job | null {
+  const whole = wholeJob(steps);
+  const application = applicationsOf(whole)[0];
+  if (!application) return null;
+  const protect = whole.kind === 'protect' ? whole : null;
+  const weeds = whole.kind === 'prevent' || whole.kind === 'control' ? whole : null;
+  const carrier = (weeds ?? protect)?.carrierGalPer1000 ?? null;
+  return {
+    key,
+    lines: steps.map((step) => ({
+      stepId: step.id,
+      zoneId: step.zoneId,
+      areaFt2: step.areaFt2,
+      materials: applicationsOf(step)[0]?.materials ?? [],
+    })),
+    areaFt2: whole.areaFt2,
+    materials: application.materials,
+    targets: weeds ? weeds.control.map(({ weed }) => weed) : protect ? causesOf(protect) : [],
+    spray: carrier !== null,
+    carrierGal: carrier === null ? null : (whole.areaFt2 / 1000) * carrier,
+  };
 }
 
 /** Whether the turf dies with the weeds: asked for once more before it is kept. */

@@ -2,12 +2,37 @@ import {
   judgedDraft,
   recordDraft,
   recordFormSchema,
-  recordOf,
+  recordsOf,
   type RecordDraft,
 } from './recordDraft';
+import type { Job } from './job';
 
 const MEMBER = '0190a000-0000-7000-8000-00000000000e';
 const PLANNED_OZ = 0.046_6;
+/** A job over zones of so many square feet, each with its part of the product. */
+const jobOver = (areas: readonly number[], spray = true): Job => {
+  const areaFt2 = areas.reduce((sum, area) => sum + area, 0);
+  const material = (amount: number) => ({
+    kind: 'herbicide' as const,
+    slug: 'threeway-amine',
+    amount,
+    unit: 'fl-oz' as const,
+  });
+  return {
+    key: 's',
+    lines: areas.map((area, index) => ({
+      stepId: `s${index}`,
+      zoneId: `z${index}`,
+      areaFt2: area,
+      materials: [material((PLANNED_OZ * area) / areaFt2)],
+    })),
+    areaFt2,
+    materials: [material(PLANNED_OZ)],
+    targets: ['dandelion'],
+    spray,
+    carrierGal: spray ? 3 : null,
+  };
+};
 const source = (spray = true) => ({
   recordId: 'r',
   lawnId: 'l',
@@ -16,23 +41,11 @@ const source = (spray = true) => ({
   members: [{ id: MEMBER, name: 'Somebody', licence: 'T-1' }],
   airF: 72,
   windMph: 5,
-  job: {
-    key: 's',
-    stepId: 's',
-    zoneId: 'z',
-    areaFt2: 3000.4,
-    materials: [
-      {
-        kind: 'herbicide' as const,
-        slug: 'threeway-amine',
-        amount: PLANNED_OZ,
-        unit: 'fl-oz' as const,
-      },
-    ],
-    targets: ['dandelion'],
-    spray,
-    carrierGal: spray ? 3 : null,
-  },
+  windFrom: 'SW' as const,
+  start: '',
+  end: '',
+  bloom: null,
+  job: jobOver([3000.4], spray),
   momentOn: () => ({ airHighF: 82, soilF: 64 }),
 });
 type Typed = Partial<Record<keyof RecordDraft, string | string[]>>;
@@ -47,7 +60,7 @@ const read = (fields: Typed = {}, spray = true) => {
   const given = source(spray);
   const parsed = recordFormSchema(given).safeParse(draft(fields, spray));
   return {
-    body: parsed.success ? recordOf(parsed.data, given) : null,
+    body: parsed.success ? recordsOf(parsed.data, given, 'b')[0]! : null,
     errors: Object.fromEntries(
       (parsed.error?.issues ?? []).map(({ path, message }) => [path.join('.'), message]),
     ),
@@ -96,6 +109,8 @@ it.each([
   [{ wind: '-1' }, 'wind', 'record.required'],
   [{ who: 'who left the company' }, 'who', 'record.unlicensed'],
   [{ pace: '40' }, 'pace', 'record.badPace'],
+  [{ windFrom: '' }, 'windFrom', 'record.windFromNeeded'],
+  [{ windFrom: 'unknown' }, 'windFrom', 'record.windFromNeeded'],
 ] as const)('%p is pointed at', (fields, field, key) => {
   const { body, errors } = read(fields as Typed);
   expect(body).toBeNull();
@@ -104,8 +119,8 @@ it.each([
 
 it('lets the checker speak before the times are in, and not on a bad amount', () => {
   const judged = (fields: Typed) => judgedDraft(draft(fields), source());
-  expect(judged({ amounts: ['0'] })).toBeNull();
-  expect(judged({ start: '', end: '' })).toMatchObject({
+  expect(judged({ amounts: ['0'] })).toEqual([]);
+  expect(judged({ start: '', end: '' })[0]!.judged).toMatchObject({
     areaFt2: 3000.4,
     weather: { airF: 72 },
     moment: { airHighF: 82, soilF: 64 },
@@ -126,7 +141,7 @@ it('keeps no total killer until somebody says once more that it is meant', () =>
     recordFormSchema(given).safeParse({ ...draft(), amounts: ['4'], kill });
   expect(read('').error?.issues).toMatchObject([{ path: ['kill'], message: 'record.killUnsure' }]);
   const meant = read('yes');
-  expect(meant.success && recordOf(meant.data, given)).toMatchObject({ kill: true });
+  expect(meant.success && recordsOf(meant.data, given, 'b')).toMatchObject([{ kill: true }]);
 });
 
 it('asks no water of a spreader', () => {
@@ -139,5 +154,50 @@ it('reads a pace and flowers where somebody looked', () => {
     calibratedMph: 3,
     paceMph: 2.4,
     bloom: true,
+  });
+});
+
+it('writes one piece of work down a zone at a time, each with its part of what was used', () => {
+  const given = { ...source(), job: jobOver([1000, 3000]) };
+  const read = (fields: Typed) => {
+    const parsed = recordFormSchema(given).safeParse({
+      ...recordDraft(given),
+      start: '09:00',
+      end: '09:30',
+      ...fields,
+    });
+    return parsed.success ? recordsOf(parsed.data, given, 'b') : [];
+  };
+  const planned = read({});
+  expect(planned.map(({ zoneId, stepId, batchId }) => [zoneId, stepId, batchId])).toEqual([
+    ['z0', 's0', 'b'],
+    ['z1', 's1', 'b'],
+  ]);
+  expect(planned.map(({ areaFt2 }) => areaFt2)).toEqual([1000, 3000]);
+  expect(planned.map(({ materials }) => materials[0]!.amount)).toEqual([
+    PLANNED_OZ / 4,
+    (PLANNED_OZ * 3) / 4,
+  ]);
+  expect(planned.map(({ carrierGal }) => carrierGal)).toEqual([0.75, 2.25]);
+  // Half the ground with half the product: both zones were left half done.
+  const half = read({ area: '2000', amounts: ['0.02'] });
+  expect(half.map(({ areaFt2 }) => areaFt2)).toEqual([500, 1500]);
+  expect(half[1]!.materials[0]!.amount).toBeCloseTo(0.015, 9);
+  // A job of one zone is no batch.
+  expect(recordsOf(recordFormSchema(source()).parse(draft()), source(), 'b')).toMatchObject([
+    { batchId: null },
+  ]);
+});
+
+it('takes over what was seen at the kerb, and fills in nothing that nobody looked at', () => {
+  const unseen = { ...source(), windFrom: '' as const };
+  expect(recordDraft(unseen).windFrom).toBe('');
+  expect(recordDraft({ ...unseen, job: jobOver([1000], false) }).windFrom).toBe('unknown');
+  const seen = { ...source(), start: '09:05', end: '09:20', bloom: false };
+  expect(recordDraft(seen)).toMatchObject({
+    windFrom: 'SW',
+    start: '09:05',
+    end: '09:20',
+    bloom: 'no',
   });
 });

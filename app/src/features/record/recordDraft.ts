@@ -9,9 +9,12 @@ import {
 import type { JudgedRecord } from '@alfombra/core/judging';
 import { z } from 'zod';
 import { figure, figureOrNone, numberText, type NumberText } from '@/ui';
-import { killsTurf, type Job } from './job';
+import { killsTurf, type Job, type JobLine } from './job';
 
 export const WINDS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW', 'calm'] as const;
+/** Of work that no wind carries off, nobody need know. */
+export const UNKNOWN_WIND = 'unknown';
+export type Wind = (typeof WINDS)[number] | typeof UNKNOWN_WIND;
 export const SKIES = ['clear', 'part-cloudy', 'overcast', 'rain'] as const;
 export const AMOUNT_DIGITS = 3;
 const CARRIER_DIGITS = 2;
@@ -30,6 +33,13 @@ export interface RecordSource {
   applicatorId: string;
   airF: number;
   windMph: number;
+  /** Empty where nobody looked. */
+  windFrom: Wind | '';
+  /** Clock times from which to which it was done, as far as they are known. */
+  start: string;
+  end: string;
+  /** Flowers were seen open, or not; `null`: nobody looked. */
+  bloom: boolean | null;
 }
 
 /**
@@ -50,8 +60,8 @@ const planned = (value: number | null, digits: number, fault: string) => {
 /** What a record is judged by, of the day on which it is saved. */
 export type RecordGiven = Pick<RecordSource, 'job' | 'today' | 'lawnId'> &
   Pick<Company, 'members'> & {
-    /** What weather and soil were like on a day. */
-    momentOn: (date: LocalDate) => Moment;
+    /** What weather and soil of a zone were like on a day. */
+    momentOn: (date: LocalDate, zoneId: string) => Moment;
   };
 
 const fieldsOf = ({ job, today }: Pick<RecordSource, 'job' | 'today'>) => ({
@@ -76,7 +86,10 @@ const fieldsOf = ({ job, today }: Pick<RecordSource, 'job' | 'today'>) => ({
   end: z.string().regex(TIME, 'record.time'),
   air: figure('record.required', { from: -40 }),
   wind: figure('record.required', { from: 0 }),
-  windFrom: z.enum(WINDS),
+  windFrom: z
+    .custom<Wind | ''>()
+    .refine((from) => from !== '' && (!job.spray || from !== UNKNOWN_WIND), 'record.windFromNeeded')
+    .transform((from) => from as Wind),
   sky: z.enum(SKIES),
   /** A member's id, or what kind of stranger. */
   who: z.string(),
@@ -119,41 +132,51 @@ export const recordDraft = ({
   applicatorId,
   airF,
   windMph,
+  windFrom,
+  start,
+  end,
+  bloom,
 }: RecordSource): RecordDraft => ({
   area: numberText(job.areaFt2, 0),
   amounts: job.materials.map(({ amount }) => numberText(amount, AMOUNT_DIGITS)),
   carrier: numberText(job.carrierGal, CARRIER_DIGITS),
   date: today,
-  start: '',
-  end: '',
+  start,
+  end,
   air: numberText(airF, 0),
   wind: numberText(windMph, 0),
-  windFrom: 'W',
+  // What nobody looked at is not filled in.
+  windFrom: windFrom || (job.spray ? '' : UNKNOWN_WIND),
   sky: 'part-cloudy',
   who: applicatorId,
   stranger: '',
   note: '',
   calibrated: '',
   pace: '',
-  bloom: '',
+  bloom: bloom === null ? '' : bloom ? 'yes' : 'no',
   kill: '',
 });
 
 /** The part of a record that the checker judges, as soon as it can be read. */
 export type Judged = Omit<JudgedRecord, 'id' | 'zoneId'>;
 
+/** Part of a figure of all zones that falls to one, as its plan does. */
+const shareOf = (figure: number, planned: number, part: number): number =>
+  figure === planned ? part : (figure * part) / planned;
+
 const judgedOf = (
+  line: JobLine,
   read: Pick<
     RecordRead,
     'area' | 'amounts' | 'date' | 'air' | 'wind' | 'calibrated' | 'pace' | 'bloom' | 'kill'
   >,
-  { job: { materials, targets }, momentOn }: Pick<RecordGiven, 'job' | 'momentOn'>,
+  { job: { areaFt2, materials, targets }, momentOn }: Pick<RecordGiven, 'job' | 'momentOn'>,
 ): Judged => ({
-  areaFt2: read.area,
+  areaFt2: shareOf(read.area, areaFt2, line.areaFt2),
   date: localDate(read.date),
-  materials: materials.map((material, index) => ({
+  materials: line.materials.map((material, index) => ({
     ...material,
-    amount: read.amounts[index] as number,
+    amount: shareOf(read.amounts[index]!, materials[index]!.amount, material.amount),
   })),
   weather: { airF: read.air, windMph: read.wind },
   targets,
@@ -161,19 +184,21 @@ const judgedOf = (
   paceMph: read.pace,
   bloom: read.bloom,
   kill: read.kill,
-  moment: momentOn(localDate(read.date)),
+  moment: momentOn(localDate(read.date), line.zoneId),
 });
 
-/** What can be judged while the rest is still being typed; `null` when a part of it is bad. */
+/** What can be judged of each zone while the rest is still being typed; nothing when a part of it is bad. */
 export function judgedDraft(
   draft: RecordDraft,
   source: Pick<RecordGiven, 'job' | 'today' | 'momentOn'>,
-): Judged | null {
+): { line: JobLine; judged: Judged }[] {
   const { area, amounts, date, air, wind, calibrated, pace, bloom, kill } = fieldsOf(source);
   const read = z
     .object({ area, amounts, date, air, wind, calibrated, pace, bloom, kill })
     .safeParse(draft);
-  return read.success ? judgedOf(read.data, source) : null;
+  return read.success
+    ? source.job.lines.map((line) => ({ line, judged: judgedOf(line, read.data, source) }))
+    : [];
 }
 
 /** Strangers whose work is noted here, too. */
@@ -197,23 +222,30 @@ function applicatorOf(
   };
 }
 
-/** The record that a form without faults becomes. */
-export function recordOf(
+/**
+ * The records that a form without faults becomes, one a zone.
+ * @param batchId what those of one piece of work share
+ */
+export function recordsOf(
   read: RecordRead,
   { job, lawnId, members, momentOn }: Omit<RecordGiven, 'today'>,
-): ApplicationRecordBody {
-  const judged = judgedOf(read, { job, momentOn });
-  return {
-    ...judged,
-    lawnId,
-    zoneId: job.zoneId,
-    stepId: job.stepId,
-    start: read.start,
-    end: read.end,
-    carrierGal: read.carrier,
-    weather: { ...judged.weather, windFrom: read.windFrom, sky: read.sky },
-    ...applicatorOf(read, members),
-    enteredBy: null,
-    note: read.note,
-  };
+  batchId: string,
+): ApplicationRecordBody[] {
+  return job.lines.map((line) => {
+    const judged = judgedOf(line, read, { job, momentOn });
+    return {
+      ...judged,
+      lawnId,
+      zoneId: line.zoneId,
+      stepId: line.stepId,
+      batchId: job.lines.length > 1 ? batchId : null,
+      start: read.start,
+      end: read.end,
+      carrierGal: read.carrier === null ? null : shareOf(read.carrier, job.areaFt2, line.areaFt2),
+      weather: { ...judged.weather, windFrom: read.windFrom, sky: read.sky },
+      ...applicatorOf(read, members),
+      enteredBy: null,
+      note: read.note,
+    };
+  });
 }

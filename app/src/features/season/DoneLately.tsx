@@ -10,8 +10,9 @@ import {
 } from '@alfombra/core';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { usePutRecord } from '@/api/putRecord';
+import { usePutRecords } from '@/api/putRecord';
 import { useFailureWords } from '@/api/useFailureWords';
+import { namesOfZones } from '@/features/record/zoneNames';
 import { Button, Card, Failed, fullDay, number, Title, Words } from '@/ui';
 
 /** Days for which work stands here; what rain did to it is known by then. */
@@ -31,7 +32,7 @@ export function DoneLately({
 }) {
   const { t } = useTranslation();
   const words = useFailureWords();
-  const putRecord = usePutRecord(lawn, company);
+  const putRecords = usePutRecords(lawn, company);
   const sprays = records.filter(
     ({ date, materials }) =>
       date <= company.today &&
@@ -39,17 +40,25 @@ export function DoneLately({
       materials.some(({ kind }) => kind === 'herbicide' || kind === 'treatment'),
   );
   if (sprays.length === 0) return null;
-  const zoneName = (id: string) => lawn.zones.find((zone) => zone.id === id)?.name ?? '';
-  const say = (record: ApplicationRecord, effect: number | undefined) => {
-    const { id, version: _version, findings: _findings, effect: _effect, ...body } = record;
-    putRecord.mutate({ id, body: effect === undefined ? body : { ...body, effect } });
-  };
+  const say = (done: readonly ApplicationRecord[], effect: number | undefined) =>
+    putRecords.mutate(
+      done.map(({ id, version: _version, findings: _findings, effect: _effect, ...body }) => ({
+        id,
+        body: effect === undefined ? body : { ...body, effect },
+      })),
+    );
+  const jobs = new Map<string, ApplicationRecord[]>();
+  for (const record of sprays) {
+    const job = record.batchId ?? record.id;
+    jobs.set(job, [...(jobs.get(job) ?? []), record]);
+  }
   return (
     <Card tone="panel">
       <Title>{t('doneLately.title')}</Title>
-      {putRecord.error ? <Failed message={words(putRecord.error)} /> : null}
-      {sprays.map((record) => {
-        const washed = isWashedOff(record);
+      {putRecords.error ? <Failed message={words(putRecords.error)} /> : null}
+      {[...jobs.values()].map((done) => {
+        const record = done[0]!;
+        const washed = done.every(isWashedOff);
         const rainIn = rainAfter(weather.days, record.date);
         return (
           <View key={record.id} className="flex-row flex-wrap items-center gap-3">
@@ -57,7 +66,7 @@ export function DoneLately({
               <Words weight="semi">
                 {record.materials.map(({ kind, slug }) => t(`${kind}.${slug}`)).join(', ')}
               </Words>
-              <Words tone="second">{`${zoneName(record.zoneId)} · ${fullDay(record.date)}`}</Words>
+              <Words tone="second">{`${namesOfZones(lawn, done)} · ${fullDay(record.date)}`}</Words>
               {washed ? (
                 <Words tone="caution">{t('doneLately.washed')}</Words>
               ) : rainIn !== null ? (
@@ -67,8 +76,8 @@ export function DoneLately({
             <Button
               kind="plain"
               label={washed ? t('decided.takeBack') : t('doneLately.ask')}
-              onPress={() => say(record, washed ? undefined : WASHED_OFF)}
-              busy={putRecord.isPending ? t('common.loading') : null}
+              onPress={() => say(done, washed ? undefined : WASHED_OFF)}
+              busy={putRecords.isPending ? t('common.loading') : null}
             />
           </View>
         );

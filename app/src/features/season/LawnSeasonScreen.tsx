@@ -1,14 +1,19 @@
 import {
+  jobsOf,
+  wholeJob,
   zoneArea,
   type ApplicationRecord,
   type Clash,
   type Lawn,
+  type LookStep,
   type Season,
+  type WorkJob,
 } from '@alfombra/core';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { Card, Chip, Empty, Loading, Screen, Segmented, Title, Words } from '@/ui';
+import { namesOfZones, saidOf } from '@/features/record/zoneNames';
 import { ChoiceSheet } from './ChoiceSheet';
 import { ClashCard } from './ClashCard';
 import { DecidedCard } from './DecidedCard';
@@ -57,11 +62,9 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
     return <SeasonPending title={t('season.title')} back={back} error={error} onRetry={retry} />;
   }
   const { lawn } = question;
-  // The largest zone first: all zones at once is a long page.
-  const zoneId = picked === undefined ? shownZone!.id : picked;
+  const zoneId = picked ?? null;
   const inZone = <Row extends { zoneId: string }>(rows: readonly Row[]) =>
     zoneId === null ? rows : rows.filter((row) => row.zoneId === zoneId);
-  const steps = inZone(view.season.steps);
   const clashes = inZone(view.season.clashes);
   const leftOut = inZone(view.season.leftOut);
   const unmet = inZone(view.season.unmet);
@@ -101,7 +104,6 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
           )
         ) : (
           <StepsOf
-            steps={steps}
             clashes={clashes}
             leftOut={leftOut}
             unmet={unmet}
@@ -119,7 +121,6 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
 }
 
 function StepsOf({
-  steps,
   clashes,
   leftOut,
   unmet,
@@ -129,7 +130,7 @@ function StepsOf({
   season,
   records,
   zoneIds,
-}: { [Part in 'steps' | 'clashes' | 'leftOut' | 'unmet']: readonly Season[Part][number][] } & {
+}: { [Part in 'clashes' | 'leftOut' | 'unmet']: readonly Season[Part][number][] } & {
   lawn: Lawn;
   question: SeasonQuestion;
   judged: SeasonView['judged'];
@@ -139,6 +140,14 @@ function StepsOf({
 }) {
   const { t } = useTranslation();
   const zoneName = (id: string) => lawn.zones.find((zone) => zone.id === id)?.name ?? '';
+  const steps = season.steps.filter((step) => zoneIds.has(step.zoneId));
+  // A job is shown whole, with all its zones, wherever one of them is.
+  const jobs = jobsOf(season.steps).filter(({ lines }) =>
+    lines.some((line) => zoneIds.has(line.zoneId)),
+  );
+  const rows = [...steps.filter((step) => step.kind === 'look-again'), ...jobs].sort((a, b) =>
+    dayOf(a) < dayOf(b) ? -1 : 1,
+  );
   return (
     <>
       {sameClashes(clashes).map((group) => (
@@ -166,35 +175,24 @@ function StepsOf({
       {steps.length === 0 && clashes.length === 0 ? (
         <Empty title={t('season.empty')} lead={t('season.emptyLead')} />
       ) : null}
-      {steps.map((step) =>
-        step.kind === 'look-again' ? (
-          <LookCard
-            key={step.id}
-            step={step}
-            lawn={lawn}
-            records={question.records}
-            zoneName={zoneName(step.zoneId)}
-            today={question.company.today}
+      {rows.map((row) =>
+        'lines' in row ? (
+          <JobRow
+            key={row.id}
+            job={row}
+            question={question}
+            judged={judged}
+            needs={season.needs}
+            steps={season.steps}
           />
         ) : (
-          <StepCard
-            key={step.id}
-            step={step}
-            lawnId={lawn.id}
-            zoneName={zoneName(step.zoneId)}
-            {...((step.kind === 'control' && !step.kill) || step.kind === 'protect'
-              ? { choices: <ChoiceSheet question={question} stepId={step.id} steps={steps} /> }
-              : {})}
-            decide={
-              <DecideSheet
-                step={step}
-                needs={season.needs}
-                lawn={lawn}
-                today={question.company.today}
-              />
-            }
-            judged={judged[step.id] ?? []}
-            doubt={areaDoubt(lawn.zones.find(({ id }) => id === step.zoneId))}
+          <LookCard
+            key={row.id}
+            step={row}
+            lawn={lawn}
+            records={question.records}
+            zoneName={zoneName(row.zoneId)}
+            today={question.company.today}
           />
         ),
       )}
@@ -220,5 +218,40 @@ function StepsOf({
         </Card>
       ) : null}
     </>
+  );
+}
+
+const dayOf = (row: LookStep | WorkJob): string =>
+  ('lines' in row ? row.lines[0]! : row).window.best;
+
+/** A job over its zones. */
+function JobRow({
+  job: { id, lines },
+  question,
+  judged,
+  needs,
+  steps,
+}: {
+  job: WorkJob;
+  question: SeasonQuestion;
+  judged: SeasonView['judged'];
+  needs: Season['needs'];
+  steps: Season['steps'];
+}) {
+  const { lawn, company } = question;
+  const step = wholeJob(lines);
+  const zones = lawn.zones.filter((zone) => lines.some(({ zoneId }) => zoneId === zone.id));
+  return (
+    <StepCard
+      step={step}
+      lawnId={lawn.id}
+      zoneName={namesOfZones(lawn, lines)}
+      {...((step.kind === 'control' && !step.kill) || step.kind === 'protect'
+        ? { choices: <ChoiceSheet question={question} stepId={id} steps={steps} /> }
+        : {})}
+      decide={<DecideSheet step={step} needs={needs} lawn={lawn} today={company.today} />}
+      judged={saidOf(lines.map((line) => judged[line.id] ?? []))}
+      doubt={areaDoubt(zones)}
+    />
   );
 }

@@ -1,4 +1,4 @@
-import { isDue, type Exclusion, type Gate, type LookStep, type Step } from '@alfombra/core';
+import { isDue, type Exclusion, type Gate, type Step, type WorkStep } from '@alfombra/core';
 import type { CheckFinding } from '@alfombra/core/judging';
 import { Findings } from '@/features/record/Findings';
 import { useProducts } from '@/features/shelf/useProducts';
@@ -74,7 +74,7 @@ function byUse(excluded: readonly Exclusion[]): Exclusion[] {
   return [...excluded].sort((a, b) => useless(a) - useless(b));
 }
 
-/** One step: when, what, how much, on which conditions, why, and what was left out. */
+/** One job: when, what, how much, where, on which conditions, why, and what was left out. */
 export function StepCard({
   step,
   lawnId,
@@ -84,8 +84,9 @@ export function StepCard({
   decide,
   judged = [],
 }: {
-  step: Exclude<Step, LookStep>;
+  step: WorkStep;
   lawnId: string;
+  /** Of all its zones. */
   zoneName: string;
   /** How far the zone's area may be off. */
   doubt: AreaDoubt | null;

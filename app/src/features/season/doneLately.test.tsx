@@ -7,7 +7,7 @@ import { DoneLately } from './DoneLately';
 
 const mockPut = jest.fn();
 jest.mock('@/api/putRecord', () => ({
-  usePutRecord: () => ({ mutate: mockPut, error: null, isPending: false }),
+  usePutRecords: () => ({ mutate: mockPut, error: null, isPending: false }),
 }));
 
 const question = testQuestion({ weeds: [{ weed: 'dandelion', cover: 0.06, growing: true }] });
@@ -27,16 +27,21 @@ const record = {
   materials: [{ kind: 'herbicide', slug: '24d-amine', amount: 1, unit: 'fl-oz' }],
   targets: ['dandelion'],
 } as unknown as ApplicationRecord;
-const card = (fields: Partial<ApplicationRecord> = {}, rainIn = 0) =>
+const card = (
+  fields: Partial<ApplicationRecord> = {},
+  rainIn = 0,
+  more: readonly ApplicationRecord[] = [],
+) =>
   render(
     <DoneLately
       lawn={question.lawn}
       company={question.company}
       weather={{ days: [{ date: today, tmaxF: 60, tminF: 40, rainIn }] }}
-      records={[{ ...record, ...fields }]}
+      records={[{ ...record, ...fields }, ...more]}
     />,
   );
-const put = () => (mockPut.mock.calls.at(-1) as [{ id: string; body: object }])[0];
+const puts = () => (mockPut.mock.calls.at(-1) as [{ id: string; body: object }[]])[0];
+const put = () => puts()[0]!;
 
 it('takes the word that rain washed a spray off, and the plan has it again', () => {
   card({}, 0.4);
@@ -60,6 +65,17 @@ it('takes that word back', () => {
   expect(screen.getByText(/^Washed off: /)).toBeTruthy();
   fireEvent.click(screen.getByText('Take back'));
   expect(put().body).not.toHaveProperty('effect');
+});
+it('is one line for work over several zones, and one word about it', () => {
+  const batchId = '0190a000-0000-7000-8000-0000000000b1';
+  const other = { ...record, batchId, id: '0190a000-0000-7000-8000-0000000000f2' };
+  card({ batchId }, 0.4, [other]);
+  expect(screen.getAllByText('Rain washed it off')).toHaveLength(1);
+  fireEvent.click(screen.getByText('Rain washed it off'));
+  expect(puts()).toMatchObject([
+    { id: record.id, body: { effect: 0.1, batchId } },
+    { id: other.id, body: { effect: 0.1, batchId } },
+  ]);
 });
 it('stands for a week, and of sprays only', () => {
   const shown = (fields: Partial<ApplicationRecord>) => {

@@ -110,12 +110,15 @@ export interface AreaDoubt {
   high: number;
 }
 
-/** The doubt of a zone's area; `null` when it is too small to be worth a line. */
-export function areaDoubt(zone: Zone | undefined): AreaDoubt | null {
-  if (!zone) return null;
-  const { areaFt2, low, high } = areaInterval(zone);
+/** The doubt of the area of zones together, which err apart; `null` when it is too small to be worth a line. */
+export function areaDoubt(zones: readonly Zone[]): AreaDoubt | null {
+  const each = zones.map((zone) => areaInterval(zone));
+  const areaFt2 = each.reduce((sum, one) => sum + one.areaFt2, 0);
   if (areaFt2 <= 0) return null;
-  const doubt = { low: low / areaFt2, high: high / areaFt2 };
+  const doubt = {
+    low: 1 - Math.hypot(...each.map((one) => one.areaFt2 - one.low)) / areaFt2,
+    high: 1 + Math.hypot(...each.map((one) => one.high - one.areaFt2)) / areaFt2,
+  };
   return doubt.high - 1 < WORTH_SAYING ? null : doubt;
 }
 
