@@ -1,7 +1,7 @@
 /** Shared by core and server: TypeScript to CommonJS by SWC, which ships its binary in npm. */
 module.exports = {
   testEnvironment: 'node',
-  setupFiles: [require.resolve('./jest.draws.js')],
+  setupFiles: [require.resolve('./core/jest.draws.cjs')],
   transform: {
     '^.+\\.[cm]?[jt]sx?$': [
       '@swc/jest',

@@ -2,7 +2,7 @@ module.exports = {
   preset: 'jest-expo/web',
   displayName: 'app',
   testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
-  setupFiles: ['<rootDir>/jest.setup.js', '<rootDir>/../jest.draws.js'],
+  setupFiles: ['<rootDir>/jest.setup.js', '<rootDir>/../core/jest.draws.cjs'],
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',
     // Their ES modules are no words for Jest; beside them stand the same for CommonJS.

@@ -86,7 +86,7 @@ try {
       await page.getByRole('tab', { name: 'Soil and water' }).click();
       await page.getByTestId('year-chart').waitFor();
       await take(page, 'ground-wide');
-      await page.getByRole('tab', { name: 'Steps' }).click();
+      await page.getByRole('tab', { name: 'Jobs' }).click();
     }
     await page.getByTestId('mix-prevent').first().click();
     await page.getByTestId('mix-card').waitFor();
@@ -95,7 +95,7 @@ try {
       await page.getByTestId('mix-card').scrollIntoViewIfNeeded();
       await take(page, 'mix-card-phone');
       await page.getByTestId('record-it').click();
-      await page.getByTestId('amount-0').fill('5');
+      await page.getByTestId('amount-0').fill('9');
       await page.getByTestId('finding-rate-over-label').scrollIntoViewIfNeeded();
       await take(page, 'record-phone');
       await page.goto(`${ADDRESS}/guide/shelf`);

@@ -201,7 +201,7 @@ for (const [size, viewport] of [
         /best/,
         /closes/,
         /per 1,000 ft²/,
-        /for 4,232 ft²/,
+        /for 7,028 ft²/,
         /gal per/,
         /wind 3–10 mph/,
       ]) {
@@ -228,9 +228,9 @@ for (const [size, viewport] of [
       await id('tank').fill('0');
       await page.getByText('A number above 0').waitFor();
       await id('tank').fill('4');
-      assert.match(await id('loads').innerText(), /3 loads of 2\.82 gal/);
+      assert.match(await id('loads').innerText(), /3 loads of 4 gal \+ last load 2\.06 gal/);
       await id('tank').fill('25');
-      assert.match(await id('loads').innerText(), /1 load of 8\.46 gal/);
+      assert.match(await id('loads').innerText(), /1 load of 14\.06 gal/);
       const card = await id('mix-card').innerText();
       assert.match(
         card,
@@ -241,9 +241,13 @@ for (const [size, viewport] of [
 
     it('flags an exceedance in the record and keeps it', async () => {
       await id('record-it').click();
-      await id('amount-0').fill('5');
+      await id('amount-0').fill('9');
       await id('finding-rate-over-label').waitFor();
       await id('keep-record').click();
+      // The times are those of the card and of now; where the wind came from nobody has said.
+      await page.getByText('Say where the wind came from').waitFor();
+      await page.getByLabel('Wind from').selectOption('SW');
+      await page.getByLabel('Start', { exact: true }).fill('');
       await page.getByText('A time as HH:MM').first().waitFor();
       await page.getByLabel('Start', { exact: true }).fill('09:05');
       await page.getByLabel('End', { exact: true }).fill('08:00');
@@ -251,7 +255,7 @@ for (const [size, viewport] of [
       await page.getByLabel('End', { exact: true }).fill('09:40');
       await page.reload();
       await id('amount-0').waitFor();
-      assert.equal(await id('amount-0').inputValue(), '5');
+      assert.equal(await id('amount-0').inputValue(), '9');
       assert.equal(await page.getByLabel('End', { exact: true }).inputValue(), '09:40');
     });
 
@@ -276,7 +280,7 @@ for (const [size, viewport] of [
       );
       await go(record);
       await id('amount-0').waitFor();
-      assert.equal(await id('amount-0').inputValue(), '5');
+      assert.equal(await id('amount-0').inputValue(), '9');
       await id('keep-record').click();
       await id('record-kept').waitFor();
       await id('finding-rate-over-label').waitFor();

@@ -1,5 +1,6 @@
 export * from './case/answerChoices';
 export * from './case/applyAnswer';
+export * from './case/doneWork';
 export * from './case/expectedSigns';
 export * from './case/findings';
 export * from './case/plantSamples';

@@ -3,7 +3,7 @@ import request from 'supertest';
 import { lawnBody, signedInCompany, testServer, type TestServer } from '../test/testServer';
 import {
   dayIn,
-  isDue,
+  dueWork,
   lawnSchema,
   temperaturesOf,
   type ProbeReading,
@@ -242,7 +242,7 @@ describe('the demo company', () => {
         question.records,
         question.history,
       );
-      expect(season.steps.filter(isDue).map((step) => step.id)).toEqual(
+      expect(dueWork(season.steps).map((work) => work.id)).toEqual(
         due.map(({ stepId }: { stepId: string }) => stepId),
       );
       expect(season.clashes.filter(({ choice }) => choice === null)).toHaveLength(clashes);

@@ -1,6 +1,7 @@
 import { earlier, later } from '../choice/window';
+import type { LocalDate } from '../units';
 import { applicationsOf } from './applicationsOf';
-import type { LookStep, Step } from './step';
+import { isDue, type LookStep, type Step } from './step';
 
 /** A step that puts something down. */
 export type WorkStep = Exclude<Step, LookStep>;
@@ -106,4 +107,30 @@ export function wholeJob(lines: readonly WorkStep[]): WorkStep {
         total: sum((line) => (line.kind === 'seed' ? line.total : 0)),
       };
   }
+}
+
+/** Something that is to be done today: a job over its zones, or a dated return. */
+export interface DueWork {
+  id: string;
+  kind: Step['kind'];
+  zoneIds: string[];
+  closes: LocalDate;
+}
+
+/** What of a season is to be done now, in the order of its steps: a job once, however many zones it has. */
+export function dueWork(steps: readonly Step[]): DueWork[] {
+  const due = steps.filter(isDue);
+  const jobs = new Map(jobsOf(due).map((job) => [job.id, job.lines]));
+  return due.flatMap((step): DueWork[] => {
+    const lines = step.kind === 'look-again' ? [step] : jobs.get(step.id);
+    if (!lines) return [];
+    return [
+      {
+        id: step.id,
+        kind: step.kind,
+        zoneIds: lines.map(({ zoneId }) => zoneId),
+        closes: lines.map(({ window }) => window.closes).reduce(earlier),
+      },
+    ];
+  });
 }

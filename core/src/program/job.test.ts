@@ -1,4 +1,5 @@
-import { jobsOf, jobWith, wholeJob } from '../courses/job';
+import { dueWork, jobsOf, jobWith, wholeJob } from '../courses/job';
+import { isDue } from '../courses/step';
 import { applicationsOf } from '../courses/applicationsOf';
 import { seasonRequestSchema } from '../needs/seasonInput';
 import { LIBRARY } from '../products';
@@ -82,4 +83,17 @@ it('promises of each weed what its worst zone gets, and is found by any of its l
   expect(jobWith(season.steps, b!.id)?.id).toBe(job.id);
   expect(jobWith(season.steps, 'nothing')).toBeUndefined();
   expect(wholeJob([a!])).toBe(a);
+});
+
+it('is due once over all its zones, with the first of their last days', () => {
+  const open = season.steps
+    .map((step) => ({ ...step, state: 'open' as const }))
+    .filter((step) => isDue(step));
+  const due = dueWork([...open, { ...open[0]!, id: 'later', state: 'upcoming' }]);
+  expect(due.length).toBeLessThan(open.length);
+  expect(due.flatMap(({ zoneIds }) => zoneIds)).toHaveLength(open.length);
+  for (const { id, closes } of due) {
+    const { lines } = jobWith(open, id) ?? { lines: open.filter((step) => step.id === id) };
+    expect(lines.map(({ window }) => window.closes).sort()[0]).toBe(closes);
+  }
 });

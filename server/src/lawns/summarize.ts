@@ -1,7 +1,7 @@
 import {
   daysBetween,
   findingsOf,
-  isDue,
+  dueWork,
   laboratoryDays,
   lawnBodySchema,
   probeReadingsOf,
@@ -14,7 +14,6 @@ import {
   type ReadingBody,
   type SoilSampleBody,
   type SoilSeason,
-  type Step,
   type VisitBody,
   type WeatherBundle,
 } from '@alfombra/core';
@@ -148,7 +147,7 @@ export function workOut(
     question.history,
     sharedSoil,
   );
-  const zoneName = (step: Step) => body.zones.find((zone) => zone.id === step.zoneId)?.name ?? '';
+  const zoneName = (id: string) => body.zones.find((zone) => zone.id === id)?.name ?? '';
   const upcoming = season.steps.find(({ state }) => state === 'upcoming');
   const areas = body.zones.map((zone) => zoneArea(zone));
   const areaFt2 = areas.reduce((sum, area) => sum + area, 0);
@@ -167,11 +166,11 @@ export function workOut(
     grasses: [...cover]
       .map(([species, share]) => ({ species, cover: share }))
       .sort((a, b) => b.cover - a.cover),
-    due: season.steps.filter(isDue).map((step) => ({
-      stepId: step.id,
-      kind: step.kind,
-      zone: zoneName(step),
-      closes: step.window.closes,
+    due: dueWork(season.steps).map(({ id: stepId, kind, zoneIds, closes }) => ({
+      stepId,
+      kind,
+      zone: zoneIds.map(zoneName).join(', '),
+      closes,
     })),
     next: upcoming ? { kind: upcoming.kind, opens: upcoming.window.opens } : null,
     clashes: season.clashes.filter(({ choice }) => choice === null).length,

@@ -1,46 +1,55 @@
-import type { ApplicationRecord, Lawn, Shelf, Visit } from '@alfombra/core';
+import {
+  doneWork,
+  totalOf,
+  type ApplicationRecord,
+  type Lawn,
+  type Shelf,
+  type Visit,
+} from '@alfombra/core';
 import type { TFunction } from 'i18next';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { Findings } from '@/features/record/Findings';
+import { namesOfZones, saidOf } from '@/features/record/zoneNames';
 import { materialName } from '@/features/season/productWords';
 import { useProducts } from '@/features/shelf/useProducts';
 import { Card, fullDay, ListRow, number, Sheet, Tag, Title, Words } from '@/ui';
 
 type Past =
   | { kind: 'visit'; date: string; visit: Visit }
-  | { kind: 'record'; date: string; record: ApplicationRecord };
+  /** One piece of work, a record for each of its zones. */
+  | { kind: 'work'; date: string; work: readonly ApplicationRecord[] };
 
-/** Visits and records of a lawn, the latest first. */
+/** Visits and work of a lawn, the latest first. */
 export const historyOf = (
   visits: readonly Visit[],
   records: readonly ApplicationRecord[],
 ): Past[] =>
   [
     ...visits.map((visit): Past => ({ kind: 'visit', date: visit.date, visit })),
-    ...records.map((record): Past => ({ kind: 'record', date: record.date, record })),
+    ...doneWork(records).map((work): Past => ({ kind: 'work', date: work[0]!.date, work })),
   ].sort((a, b) => (a.date < b.date ? 1 : -1));
 
-/** A record in a line. */
-export const recordWords = (
+/** A piece of work in a line. */
+export const workWords = (
   t: TFunction,
-  { zones }: Lawn,
-  record: ApplicationRecord,
+  lawn: Lawn,
+  work: readonly ApplicationRecord[],
   shelf: Shelf,
 ): string =>
   t('lawn.recordOn', {
-    date: fullDay(record.date),
-    what: `${record.materials
+    date: fullDay(work[0]!.date),
+    what: `${work[0]!.materials
       .map((material) => materialName(t, material, shelf))
-      .join(' + ')} · ${zones.find(({ id }) => id === record.zoneId)?.name ?? ''}`,
+      .join(' + ')} · ${namesOfZones(lawn, work)}`,
   });
 
 /** What was here and what was done; a visit opens its report, a record everything that was written down. */
 export function HistoryCard({ lawn, history }: { lawn: Lawn; history: readonly Past[] }) {
   const { t } = useTranslation();
   const shelf = useProducts();
-  const [opened, setOpened] = useState<ApplicationRecord | null>(null);
+  const [opened, setOpened] = useState<readonly ApplicationRecord[] | null>(null);
   if (history.length === 0) return null;
   return (
     <Card>
@@ -55,12 +64,14 @@ export function HistoryCard({ lawn, history }: { lawn: Lawn; history: readonly P
           />
         ) : (
           <ListRow
-            key={past.record.id}
-            title={recordWords(t, lawn, past.record, shelf)}
+            key={past.work[0]!.id}
+            title={workWords(t, lawn, past.work, shelf)}
             lines={[]}
-            onPress={() => setOpened(past.record)}
+            onPress={() => setOpened(past.work)}
             aside={
-              past.record.findings.some(({ severity }) => severity === 'exceeds') ? (
+              past.work.some(({ findings }) =>
+                findings.some(({ severity }) => severity === 'exceeds'),
+              ) ? (
                 <Tag label={t('lawn.overLimit')} tone="stop" />
               ) : undefined
             }
@@ -69,10 +80,10 @@ export function HistoryCard({ lawn, history }: { lawn: Lawn; history: readonly P
       )}
       <Sheet
         open={opened !== null}
-        title={opened ? fullDay(opened.date) : ''}
+        title={opened ? fullDay(opened[0]!.date) : ''}
         onClose={() => setOpened(null)}
       >
-        {opened ? <RecordPaper lawn={lawn} record={opened} /> : null}
+        {opened ? <RecordPaper lawn={lawn} work={opened} /> : null}
       </Sheet>
     </Card>
   );
@@ -80,12 +91,13 @@ export function HistoryCard({ lawn, history }: { lawn: Lawn; history: readonly P
 
 const AMOUNT_DIGITS = 3;
 
-/** Everything that was written down of one application. */
-function RecordPaper({ lawn, record }: { lawn: Lawn; record: ApplicationRecord }) {
+/** Everything that was written down of one piece of work; the ground and the amounts are those of all its zones. */
+function RecordPaper({ lawn, work }: { lawn: Lawn; work: readonly ApplicationRecord[] }) {
   const { t } = useTranslation();
   const shelf = useProducts();
+  const record = { ...work[0]!, ...totalOf(work) };
   const rows: [string, string][] = [
-    [t('record.zone'), lawn.zones.find(({ id }) => id === record.zoneId)?.name ?? ''],
+    [t('record.zone'), namesOfZones(lawn, work)],
     [t('record.area'), t('common.ft2', { value: number(record.areaFt2) })],
     ...record.materials.map((material): [string, string] => [
       materialName(t, material, shelf),
@@ -133,7 +145,7 @@ function RecordPaper({ lawn, record }: { lawn: Lawn; record: ApplicationRecord }
           </Words>
         </View>
       ))}
-      <Findings findings={record.findings} />
+      <Findings findings={saidOf(work.map(({ findings }) => findings))} />
     </>
   );
 }

@@ -29,7 +29,7 @@ import {
 } from '@/ui';
 import { ArriveCard } from './ArriveCard';
 import { LawnPicture } from '@/features/plan/drawing/LawnPicture';
-import { HistoryCard, historyOf, recordWords } from './HistoryCard';
+import { HistoryCard, historyOf, workWords } from './HistoryCard';
 import { LawnDoors } from './LawnDoors';
 import { StandRows } from './StandRows';
 
@@ -83,8 +83,8 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
   const clashes = view.season.clashes.filter(({ choice }) => choice === null).length;
   const today = weather.days[weather.days.length - 1]!;
   const history = historyOf(visits, records);
-  const lastRecord = history.find((entry) => entry.kind === 'record');
-  const lastDone = lastRecord ? recordWords(t, lawn, lastRecord.record, shelf) : null;
+  const last = history.find((entry) => entry.kind === 'work');
+  const lastDone = last ? workWords(t, lawn, last.work, shelf) : null;
   const stand = (
     <Card>
       <Title>{`${t('lawn.stand')} · ${zone.name}`}</Title>

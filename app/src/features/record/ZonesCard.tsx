@@ -31,6 +31,9 @@ export function ZonesCard({
           area: number(inside.reduce((sum, { areaFt2 }) => sum + areaFt2, 0)),
         })}
       </Words>
+      <Words size="note" tone="second">
+        {t('job.leaveOut')}
+      </Words>
       <View className="flex-row flex-wrap gap-2">
         {lines.map(({ zoneId, areaFt2 }) => (
           <Chip

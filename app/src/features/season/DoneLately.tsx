@@ -1,5 +1,6 @@
 import {
   daysBetween,
+  doneWork,
   isWashedOff,
   rainAfter,
   type ApplicationRecord,
@@ -47,16 +48,11 @@ export function DoneLately({
         body: effect === undefined ? body : { ...body, effect },
       })),
     );
-  const jobs = new Map<string, ApplicationRecord[]>();
-  for (const record of sprays) {
-    const job = record.batchId ?? record.id;
-    jobs.set(job, [...(jobs.get(job) ?? []), record]);
-  }
   return (
     <Card tone="panel">
       <Title>{t('doneLately.title')}</Title>
       {putRecords.error ? <Failed message={words(putRecords.error)} /> : null}
-      {[...jobs.values()].map((done) => {
+      {doneWork(sprays).map((done) => {
         const record = done[0]!;
         const washed = done.every(isWashedOff);
         const rainIn = rainAfter(weather.days, record.date);
