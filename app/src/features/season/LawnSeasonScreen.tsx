@@ -42,6 +42,20 @@ function sameClashes(clashes: readonly Clash[]): Clash[][] {
   return [...groups.values()];
 }
 
+/** What is said of several zones in the same words, once with all of them. */
+function alike<Row extends { zoneId: string }>(
+  rows: readonly Row[],
+  wordsOf: (row: Row) => string,
+): [words: string, rows: Row[]][] {
+  const groups = new Map<string, Row[]>();
+  for (const row of rows) {
+    const words = wordsOf(row);
+    const group = groups.get(words) ?? [];
+    if (!group.some(({ zoneId }) => zoneId === row.zoneId)) groups.set(words, [...group, row]);
+  }
+  return [...groups];
+}
+
 const VIEWS = ['steps', 'ground'] as const;
 
 /** The steps of one lawn's year, with the clashes to settle on top; and the ground they stand on. */
@@ -199,20 +213,27 @@ function StepsOf({
       {unmet.length > 0 ? (
         <Card tone="panel">
           <Title>{t('season.unmet')}</Title>
-          {unmet.map((entry) => (
-            <View key={`${entry.zoneId}-${entry.weed}-${entry.reason.rule}`}>
-              <Words weight="semi">{`${t([`weed.${entry.weed}`, `cause.${entry.weed}`])} · ${zoneName(entry.zoneId)}`}</Words>
-              <Words tone="second">{reasonWords(t, entry.reason)}</Words>
-            </View>
-          ))}
+          {alike(unmet, (entry) =>
+            [t([`weed.${entry.weed}`, `cause.${entry.weed}`]), reasonWords(t, entry.reason)].join(
+              '\n',
+            ),
+          ).map(([words, entries]) => {
+            const [name, reason] = words.split('\n');
+            return (
+              <View key={words}>
+                <Words weight="semi">{`${name} · ${namesOfZones(lawn, entries)}`}</Words>
+                <Words tone="second">{reason}</Words>
+              </View>
+            );
+          })}
         </Card>
       ) : null}
       {leftOut.length > 0 ? (
         <Card tone="panel">
           <Title>{t('season.leftOut')}</Title>
-          {leftOut.map((entry, index) => (
-            <Words key={`${entry.zoneId}-${entry.reason.rule}-${index}`} tone="second">
-              {`${zoneName(entry.zoneId)}: ${reasonWords(t, entry.reason)}`}
+          {alike(leftOut, ({ reason }) => reasonWords(t, reason)).map(([words, entries]) => (
+            <Words key={words} tone="second">
+              {`${namesOfZones(lawn, entries)}: ${words}`}
             </Words>
           ))}
         </Card>
