@@ -12,7 +12,7 @@ import {
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { Card, Chip, Empty, Loading, Screen, Segmented, Title, Words } from '@/ui';
+import { Chip, Empty, Loading, Screen, Segmented } from '@/ui';
 import { namesOfZones, saidOf } from '@/features/record/zoneNames';
 import { ChoiceSheet } from './ChoiceSheet';
 import { ClashCard } from './ClashCard';
@@ -21,7 +21,7 @@ import { DecideSheet } from './DecideSheet';
 import { DoneLately } from './DoneLately';
 import { FindOutCard } from './FindOutCard';
 import { LookCard } from './LookCard';
-import { reasonWords } from './reasonWords';
+import { NotPlanned } from './NotPlanned';
 import { SeenCard } from './SeenCard';
 import { SeasonPending } from './SeasonPending';
 import type { SeasonQuestion, SeasonView } from '@/workers/seasonView';
@@ -40,20 +40,6 @@ function sameClashes(clashes: readonly Clash[]): Clash[][] {
     groups.set(key, [...(groups.get(key) ?? []), clash]);
   }
   return [...groups.values()];
-}
-
-/** What is said of several zones in the same words, once with all of them. */
-function alike<Row extends { zoneId: string }>(
-  rows: readonly Row[],
-  wordsOf: (row: Row) => string,
-): [words: string, rows: Row[]][] {
-  const groups = new Map<string, Row[]>();
-  for (const row of rows) {
-    const words = wordsOf(row);
-    const group = groups.get(words) ?? [];
-    if (!group.some(({ zoneId }) => zoneId === row.zoneId)) groups.set(words, [...group, row]);
-  }
-  return [...groups];
 }
 
 const VIEWS = ['steps', 'ground'] as const;
@@ -210,34 +196,7 @@ function StepsOf({
           />
         ),
       )}
-      {unmet.length > 0 ? (
-        <Card tone="panel">
-          <Title>{t('season.unmet')}</Title>
-          {alike(unmet, (entry) =>
-            [t([`weed.${entry.weed}`, `cause.${entry.weed}`]), reasonWords(t, entry.reason)].join(
-              '\n',
-            ),
-          ).map(([words, entries]) => {
-            const [name, reason] = words.split('\n');
-            return (
-              <View key={words}>
-                <Words weight="semi">{`${name} · ${namesOfZones(lawn, entries)}`}</Words>
-                <Words tone="second">{reason}</Words>
-              </View>
-            );
-          })}
-        </Card>
-      ) : null}
-      {leftOut.length > 0 ? (
-        <Card tone="panel">
-          <Title>{t('season.leftOut')}</Title>
-          {alike(leftOut, ({ reason }) => reasonWords(t, reason)).map(([words, entries]) => (
-            <Words key={words} tone="second">
-              {`${namesOfZones(lawn, entries)}: ${words}`}
-            </Words>
-          ))}
-        </Card>
-      ) : null}
+      <NotPlanned lawn={lawn} unmet={unmet} leftOut={leftOut} />
     </>
   );
 }
