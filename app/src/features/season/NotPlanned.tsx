@@ -26,8 +26,8 @@ export function NotPlanned({
   leftOut,
 }: {
   lawn: Lawn;
-  unmet: Season['unmet'];
-  leftOut: Season['leftOut'];
+  unmet: readonly Season['unmet'][number][];
+  leftOut: readonly Season['leftOut'][number][];
 }) {
   const { t } = useTranslation();
   return (
