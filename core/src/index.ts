@@ -3,6 +3,7 @@ export * from './case/applyAnswer';
 export * from './case/doneWork';
 export * from './case/expectedSigns';
 export * from './case/findings';
+export * from './case/heatAhead';
 export * from './case/plantSamples';
 export * from './case/readings';
 export * from './case/siteFacts';

@@ -147,6 +147,8 @@ export const heatRule = {
   warmSlowLb: 0.5,
   hotSlowLb: 0.25,
   slowShare: 0.5,
+  /** High from which leaves that are trodden on scald and are best left alone. */
+  scaldF: 100,
   /** 4-in soil °F from which the same caution holds. */
   soilF: 75,
   source: { kind: 'common-practice' } satisfies Source as Source,

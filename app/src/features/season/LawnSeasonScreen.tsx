@@ -20,6 +20,7 @@ import { DecidedCard } from './DecidedCard';
 import { DecideSheet } from './DecideSheet';
 import { DoneLately } from './DoneLately';
 import { FindOutCard } from './FindOutCard';
+import { HeatCard } from './HeatCard';
 import { LookCard } from './LookCard';
 import { NotPlanned } from './NotPlanned';
 import { SeenCard } from './SeenCard';
@@ -153,6 +154,7 @@ function StepsOf({
       {sameClashes(clashes).map((group) => (
         <ClashCard key={group[0]!.id} clashes={group} lawn={lawn} />
       ))}
+      <HeatCard lawn={lawn} weather={question.weather} />
       <DecidedCard
         lawn={lawn}
         steps={steps}
