@@ -6,7 +6,7 @@
 import assert from 'node:assert/strict';
 import { after, before, describe, it } from 'node:test';
 import type { Page } from 'playwright-core';
-import { closeBrowsers, openBrowser, PHONE } from './browser.ts';
+import { closeBrowsers, openBrowser, PHONE, WIDE } from './browser.ts';
 import { ADDRESS, clearServer, startServer } from './testServer.ts';
 
 const LARKSPUR = '/lawns/0190de02-0000-7000-8000-000000000001';
@@ -159,6 +159,38 @@ describe('ground, shelf and kerb, phone', { concurrency: 1 }, () => {
     await id('record-calibrated').fill('3');
     await id('finding-rate-over-label').waitFor();
     await id('finding-pace').waitFor();
+  });
+
+  it('has the list of lawns beside a lawn as soon as there is room for it', async () => {
+    await page.goto(`${ADDRESS}${LARKSPUR}/season`);
+    await id('step-prevent').waitFor();
+    await page.setViewportSize(WIDE);
+    await page.getByText('2 Weaver Steps', { exact: true }).waitFor();
+    await page.setViewportSize(PHONE);
+  });
+
+  it('leaves a zone out of a job, of its card and of its record', async () => {
+    await page.goto(`${ADDRESS}${LARKSPUR}/season`);
+    await id('mix-feed').click();
+    await id('spread-card').waitFor();
+    const pounds = async () =>
+      Number((await id('spread-card').innerText()).match(/\n([\d.]+)\n/)?.[1]);
+    const all = await pounds();
+    await id('job-zones').getByRole('button', { name: /^Side/ }).click();
+    await page.waitForURL('**without=**');
+    await page.getByText('2 zones, 6,452 ft²').waitFor();
+    assert.ok(Math.abs((await pounds()) / all - 6452 / 7028) < 0.02);
+    await id('record-it').click();
+    assert.equal(await id('record-area').inputValue(), '6452');
+    await page.reload();
+    await id('record-area').waitFor();
+    assert.equal(await id('record-area').inputValue(), '6452');
+    // Taken in again it is the whole job, and what was typed for the smaller one is kept with it.
+    await id('job-zones').getByRole('button', { name: /^Side/ }).click();
+    await page.getByText('3 zones, 7,028 ft²').waitFor();
+    await page.waitForFunction(
+      () => document.querySelector<HTMLInputElement>('[data-testid=record-area]')?.value === '7028',
+    );
   });
 
   it('lets no technician change the shelf', async () => {

@@ -53,11 +53,18 @@ export function VirtualList<Item>({
   const scroller = use(ScrollerContext);
   const list = useRef<View>(null);
   const [margin, setMargin] = useState(0);
+  const [tries, setTries] = useState(0);
 
   useLayoutEffect(() => {
     const own = list.current as unknown as HTMLElement | null;
     const around = frameOf(scroller);
-    if (!own || !around) return undefined;
+    if (!own) return undefined;
+    if (!around) {
+      // The frame comes after what stands in it: a list that is there from the beginning, as when a phone is turned on
+      // its side, would else wait for somebody to scroll.
+      const again = requestAnimationFrame(() => setTries((before) => before + 1));
+      return () => cancelAnimationFrame(again);
+    }
     // What stands above the list in the same frame: title, search, buttons, another list.
     const measure = () =>
       setMargin(
@@ -70,7 +77,7 @@ export function VirtualList<Item>({
     const watch = new ResizeObserver(measure);
     watch.observe(around.firstElementChild);
     return () => watch.disconnect();
-  }, [scroller, items.length]);
+  }, [scroller, items.length, tries]);
   const rows = useVirtualizer({
     count: items.length,
     getScrollElement: () => frameOf(scroller),

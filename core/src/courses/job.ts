@@ -71,10 +71,16 @@ export function wholeJob(lines: readonly WorkStep[]): WorkStep {
       lines.flatMap(({ gates }) => gates),
       (gate) => JSON.stringify(gate),
     ),
-    because: once(
-      lines.flatMap(({ because }) => because),
-      (reason) => JSON.stringify(reason),
-    ),
+    // Of what the others say in other figures the first speaks for all.
+    because: [
+      ...first.because,
+      ...once(
+        lines
+          .flatMap(({ because }) => because)
+          .filter(({ rule }) => !first.because.some((own) => own.rule === rule)),
+        ({ rule }) => rule,
+      ),
+    ],
     state: lines.every(({ state }) => state === 'open') ? ('open' as const) : ('upcoming' as const),
     ...(lines.some(({ pinned }) => pinned) ? { pinned: true as const } : {}),
   };
