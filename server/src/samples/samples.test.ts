@@ -7,16 +7,19 @@ let server: TestServer;
 beforeAll(async () => (server = await testServer()));
 afterAll(() => server.close());
 
+/** What the made-up laboratory finds, and loses, hangs on the zone: another one every time would fail once in a thousand. */
+const ZONE = '0190a000-0000-7000-8000-000000000001';
+
 async function lawnWithZone() {
   const { agent, ...rest } = await signedInCompany(server);
-  const [id, zoneId] = [randomUUID(), randomUUID()];
+  const id = randomUUID();
   await agent
     .put(`/api/lawns/${id}`)
-    .send({ ...lawnBody(zoneId), version: 0 })
+    .send({ ...lawnBody(ZONE), version: 0 })
     .expect(200);
   const sample = {
     lawnId: id,
-    zoneId,
+    zoneId: ZONE,
     date: '2026-03-10',
     bagId: 'B-1',
     cores: 12,
@@ -24,7 +27,7 @@ async function lawnWithZone() {
     from: 'best',
     laboratory: 'stand-in' as const,
   };
-  return { agent, id, zoneId, sample, ...rest };
+  return { agent, id, zoneId: ZONE, sample, ...rest };
 }
 
 describe('a bag of soil', () => {
