@@ -17,6 +17,23 @@ interface DraftState {
   drop: (key: string) => void;
 }
 
+/** Records that were begun before a job could lie over several zones are of the one zone that they had. */
+export function overZones(kept: unknown): Pick<DraftState, 'drafts'> {
+  const { drafts } = kept as Pick<DraftState, 'drafts'>;
+  return {
+    drafts: Object.fromEntries(
+      Object.entries(drafts).map(([key, draft]) => {
+        const from = draft.from as { job?: Record<string, unknown> } | null;
+        const job = key.startsWith('record:') ? from?.job : undefined;
+        if (!job || 'lines' in job) return [key, draft];
+        const { stepId, zoneId, areaFt2, materials } = job;
+        const lines = [{ stepId, zoneId, areaFt2, materials }];
+        return [key, { ...draft, from: { ...from, job: { ...job, lines } } }];
+      }),
+    ),
+  };
+}
+
 /** Forms being filled in. Kept on the device at every key press, so that a reload or a dead battery loses nothing. */
 export const useDraftStore = create<DraftState>()(
   persist(
@@ -30,7 +47,7 @@ export const useDraftStore = create<DraftState>()(
           return { drafts: rest };
         }),
     }),
-    { name: 'alfombra-drafts', storage: personStorage(), version: 1 },
+    { name: 'alfombra-drafts', storage: personStorage(), version: 2, migrate: overZones },
   ),
 );
 

@@ -1,4 +1,4 @@
-import type { ApplicationRecord, LocalDate, User } from '@alfombra/core';
+import { rainAfter, type ApplicationRecord, type LocalDate, type User } from '@alfombra/core';
 import { judgeRecord, momentOf } from '@alfombra/core/judging';
 import { useState, type ReactNode } from 'react';
 import { useWatch } from 'react-hook-form';
@@ -14,11 +14,13 @@ import { useDraftForm } from '@/state/useDraftForm';
 import { Button, Failed, Screen, Title, typedNumber } from '@/ui';
 import type { SeasonQuestion, SeasonView } from '@/workers/seasonView';
 import { clockOf, kerbNoteOf, openedAt, useKerbStore } from '@/state/kerbStore';
+import { EffectCard } from './EffectCard';
 import { Findings } from './Findings';
 import { killsTurf, recordKey, type Job } from './job';
 import { namesOfZones, saidOf } from './zoneNames';
 import { AmountsCard, KillCard, PaceCard, WeatherCard, WhenCard, WhoCard } from './RecordCards';
 import {
+  doubtsOf,
   judgedDraft,
   recordDraft,
   recordFormSchema,
@@ -90,9 +92,17 @@ export function RecordForm({
   const { control } = form;
   const judged = judgedDraft(useWatch({ control }) as ReturnType<typeof recordDraft>, now);
   const preview = useVerdict(judged, question);
+  const day = judged[0]?.judged.date;
+  const rainIn = day ? rainAfter(weather.days, day) : null;
+  const doubts = doubtsOf(judged, job, rainIn);
   const save = form.handleSubmit((read) =>
     putRecords.mutate(
-      recordsOf(read, now, source.recordId).map((body, index) => ({
+      // An answer to what is asked no more is none.
+      recordsOf(
+        doubts.length > 0 ? read : { ...read, effect: undefined },
+        now,
+        source.recordId,
+      ).map((body, index) => ({
         // Saving again after a fault writes the same records.
         id:
           index === 0 ? source.recordId : uuidOf(`${body.zoneId} ${body.stepId}`, source.recordId),
@@ -137,6 +147,7 @@ export function RecordForm({
     >
       {zones}
       <AmountsCard control={control} job={job} />
+      <EffectCard control={control} doubts={doubts} rainIn={rainIn} />
       {killsTurf(job) ? <KillCard control={control} /> : null}
       <WhenCard control={control} today={company.today} />
       <WeatherCard control={control} spray={job.spray} />

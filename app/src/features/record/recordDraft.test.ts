@@ -1,4 +1,5 @@
 import {
+  doubtsOf,
   judgedDraft,
   recordDraft,
   recordFormSchema,
@@ -200,4 +201,34 @@ it('takes over what was seen at the kerb, and fills in nothing that nobody looke
     end: '09:20',
     bloom: 'no',
   });
+});
+
+it('asks how much of its work it did where something speaks against all of it, at each line', () => {
+  const given = { ...source(), job: jobOver([1000, 3000]) };
+  const doubts = (fields: Typed, rainIn: number | null = null, job = given.job) =>
+    doubtsOf(judgedDraft({ ...recordDraft(given), ...fields } as RecordDraft, given), job, rainIn);
+  expect(doubts({})).toEqual([]);
+  expect(doubts({}, 0.2)).toEqual(['rain']);
+  // A spreader's granules are washed in, not off.
+  expect(doubts({}, 0.2, { ...given.job, spray: false })).toEqual([]);
+  const thin = (share: number) => ({ amounts: [String(PLANNED_OZ * share)] });
+  expect(doubts(thin(0.86))).toEqual([]);
+  expect(doubts(thin(0.84))).toEqual(['thin']);
+  const left = (share: number) => ({ area: String(4000 * share), ...thin(share) });
+  expect(doubts(left(0.91))).toEqual([]);
+  expect(doubts(left(0.89))).toEqual(['stopped']);
+  expect(doubts({ amounts: ['much'] })).toEqual([]);
+  const kept = (effect: string) => {
+    const parsed = recordFormSchema(given).parse({
+      ...recordDraft(given),
+      start: '09:00',
+      end: '09:30',
+      effect,
+    });
+    return recordsOf(parsed, given, 'b').map((record) => record.effect);
+  };
+  expect(kept('')).toEqual([undefined, undefined]);
+  expect(kept('all')).toEqual([undefined, undefined]);
+  expect(kept('half')).toEqual([0.5, 0.5]);
+  expect(kept('little')).toEqual([0.1, 0.1]);
 });

@@ -5,6 +5,7 @@ import {
   type Company,
   type LocalDate,
   type Moment,
+  WASHED_OFF,
 } from '@alfombra/core';
 import type { JudgedRecord } from '@alfombra/core/judging';
 import { z } from 'zod';
@@ -18,6 +19,17 @@ export type Wind = (typeof WINDS)[number] | typeof UNKNOWN_WIND;
 export const SKIES = ['clear', 'part-cloudy', 'overcast', 'rain'] as const;
 export const AMOUNT_DIGITS = 3;
 const CARRIER_DIGITS = 2;
+/** How much of its work a job did, in words. */
+export const EFFECTS = ['all', 'half', 'little'] as const;
+const EFFECT_OF: Record<(typeof EFFECTS)[number] | '', number | undefined> = {
+  '': undefined,
+  all: undefined,
+  half: 0.5,
+  little: WASHED_OFF,
+};
+/** Under these shares of the planned ground, and of the planned rate, it is worth asking. */
+const STOPPED_BELOW = 0.9;
+const THIN_BELOW = 0.85;
 const TIME = /^([01]\d|2[0-3]):[0-5]\d$/;
 /** A pace is optional, but a typed one is a pace, mph. */
 const PACE = { from: 0.3, to: 12 } as const;
@@ -101,6 +113,8 @@ const fieldsOf = ({ job, today }: Pick<RecordSource, 'job' | 'today'>) => ({
   bloom: z.enum(['yes', 'no', '']).transform((bloom) => (bloom === '' ? null : bloom === 'yes')),
   /** Meant to kill all that grows there; asked where a product of the job does. */
   kill: z.enum(['yes', '']).transform((kill) => kill === 'yes'),
+  /** Share of its work that it did; asked where something speaks against all of it. */
+  effect: z.enum([...EFFECTS, '']).transform((effect) => EFFECT_OF[effect]),
 });
 type Fields = ReturnType<typeof fieldsOf>;
 export type RecordDraft = z.input<z.ZodObject<Fields>>;
@@ -155,6 +169,7 @@ export const recordDraft = ({
   pace: '',
   bloom: bloom === null ? '' : bloom ? 'yes' : 'no',
   kill: '',
+  effect: '',
 });
 
 /** The part of a record that the checker judges, as soon as it can be read. */
@@ -201,6 +216,31 @@ export function judgedDraft(
     : [];
 }
 
+/** What speaks against a job having done all of its work. */
+export type Doubt = 'rain' | 'stopped' | 'thin';
+
+/**
+ * Why it is worth asking how much of its work a job did: rain came, ground was left, or less was put on it than planned.
+ * @param rainIn rain that a spray had on its day and the next, in; `null`: hardly any
+ */
+export function doubtsOf(
+  judged: readonly { judged: Judged }[],
+  { areaFt2, materials, spray }: Job,
+  rainIn: number | null,
+): Doubt[] {
+  if (judged.length === 0) return [];
+  const ground = judged.reduce((sum, { judged: one }) => sum + one.areaFt2, 0) / areaFt2;
+  const thin = materials.some(({ amount }, index) => {
+    const used = judged.reduce((sum, { judged: one }) => sum + one.materials[index]!.amount, 0);
+    return used / amount / ground < THIN_BELOW;
+  });
+  return [
+    ...(spray && rainIn !== null ? ['rain' as const] : []),
+    ...(ground < STOPPED_BELOW ? ['stopped' as const] : []),
+    ...(thin ? ['thin' as const] : []),
+  ];
+}
+
 /** Strangers whose work is noted here, too. */
 export const STRANGERS = ['customer', 'other-firm', 'unknown'] as const;
 
@@ -245,6 +285,7 @@ export function recordsOf(
       weather: { ...judged.weather, windFrom: read.windFrom, sky: read.sky },
       ...applicatorOf(read, members),
       enteredBy: null,
+      ...(read.effect === undefined ? {} : { effect: read.effect }),
       note: read.note,
     };
   });
