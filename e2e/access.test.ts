@@ -280,7 +280,7 @@ describe('with the keys alone', { concurrency: 1 }, () => {
     await page.waitForURL(/\/season$/);
     await settled(page);
     await comesTo(/^h1: Season of 2 Weaver Steps/);
-    await tabTo(/^button: Steps/);
+    await tabTo(/^button: Jobs/);
     await page.keyboard.press('ArrowRight');
     // The arrow moves the focus in a moment of its own; before that, Enter is still the first tab's.
     await comesTo(/^button: Soil and water/);
