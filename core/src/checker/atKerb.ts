@@ -174,6 +174,10 @@ function answerOf(hours: HourVerdict[], now: number): KerbAnswer {
   };
 }
 
+/** Shares of one job differ by a rounding: figures that nobody could tell apart are the same. */
+const asRead = (_key: string, value: unknown): unknown =>
+  typeof value === 'number' ? Number(value.toPrecision(6)) : value;
+
 const WORSE: Readonly<Record<KerbVerdict, number>> = { go: 0, adjust: 1, hold: 2 };
 
 /**
@@ -188,7 +192,7 @@ export function kerbOfAll(answers: readonly { zone: string; answer: KerbAnswer }
     const said = new Map<string, { reason: KerbReason; zones: string[] }>();
     for (const { zone, hour: own } of all) {
       for (const reason of own.reasons) {
-        const key = JSON.stringify(reason);
+        const key = JSON.stringify(reason, asRead);
         const known = said.get(key);
         if (known) known.zones.push(zone);
         else said.set(key, { reason, zones: [zone] });
