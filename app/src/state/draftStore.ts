@@ -26,8 +26,8 @@ export function overZones(kept: unknown): Pick<DraftState, 'drafts'> {
         const from = draft.from as { job?: Record<string, unknown> } | null;
         const job = key.startsWith('record:') ? from?.job : undefined;
         if (!job || 'lines' in job) return [key, draft];
-        const { stepId, zoneId, areaFt2, materials } = job;
-        const lines = [{ stepId, zoneId, areaFt2, materials }];
+        const { stepId, zoneId, areaFt2, materials, targets } = job;
+        const lines = [{ stepId, zoneId, areaFt2, materials, targets }];
         return [key, { ...draft, from: { ...from, job: { ...job, lines } } }];
       }),
     ),

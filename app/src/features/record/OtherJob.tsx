@@ -104,10 +104,9 @@ export function OtherJob({ lawn, onJob }: { lawn: Lawn; onJob: (job: Job) => voi
     const areaFt2 = zoneArea(zone);
     onJob({
       key: otherKey(lawn.id),
-      lines: [{ stepId: null, zoneId: zone.id, areaFt2, materials: [material] }],
+      lines: [{ stepId: null, zoneId: zone.id, areaFt2, materials: [material], targets: [] }],
       areaFt2,
       materials: [material],
-      targets: [],
       spray,
       carrierGal: spray ? areaFt2 / 1000 : null,
     });

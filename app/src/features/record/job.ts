@@ -22,6 +22,8 @@ export interface JobLine {
   zoneId: string;
   areaFt2: number;
   materials: readonly Material[];
+  /** Weeds and causes that it is for in this zone. */
+  targets: string[];
 }
 
 /** What a record is made of: a job of the season over its zones, or work outside it. */
@@ -32,7 +34,6 @@ export interface Job {
   /** Over all its zones. */
   areaFt2: number;
   materials: readonly Material[];
-  targets: string[];
   spray: boolean;
   carrierGal: number | null;
 }
@@ -40,14 +41,20 @@ export interface Job {
 /** Zones that are left out of a job, as they stand in an address. */
 export const zonesIn = (text: string | undefined): string[] => (text ? text.split(',') : []);
 
+/** What a step is for: a zone's record names its own weeds, not those of the others. */
+const targetsOf = (step: WorkStep): string[] =>
+  'control' in step
+    ? step.control.map(({ weed }) => weed)
+    : step.kind === 'protect'
+      ? causesOf(step)
+      : [];
+
 /** The job of steps of the season, one mix at one rate: the amounts of all of them together. */
 export function jobOfSteps(steps: readonly WorkStep[], key: string): Job | null {
   const whole = wholeJob(steps);
   const application = applicationsOf(whole)[0];
   if (!application) return null;
-  const protect = whole.kind === 'protect' ? whole : null;
-  const weeds = whole.kind === 'prevent' || whole.kind === 'control' ? whole : null;
-  const carrier = (weeds ?? protect)?.carrierGalPer1000 ?? null;
+  const carrier = 'carrierGalPer1000' in whole ? whole.carrierGalPer1000 : null;
   return {
     key,
     lines: steps.map((step) => ({
@@ -55,10 +62,10 @@ export function jobOfSteps(steps: readonly WorkStep[], key: string): Job | null 
       zoneId: step.zoneId,
       areaFt2: step.areaFt2,
       materials: applicationsOf(step)[0]?.materials ?? [],
+      targets: targetsOf(step),
     })),
     areaFt2: whole.areaFt2,
     materials: application.materials,
-    targets: weeds ? weeds.control.map(({ weed }) => weed) : protect ? causesOf(protect) : [],
     spray: carrier !== null,
     carrierGal: carrier === null ? null : (whole.areaFt2 / 1000) * carrier,
   };

@@ -26,10 +26,11 @@ const jobOver = (areas: readonly number[], spray = true): Job => {
       zoneId: `z${index}`,
       areaFt2: area,
       materials: [material((PLANNED_OZ * area) / areaFt2)],
+      // Each zone has weeds of its own beside the one that they share.
+      targets: index === 0 ? ['dandelion'] : ['dandelion', 'white-clover'],
     })),
     areaFt2,
     materials: [material(PLANNED_OZ)],
-    targets: ['dandelion'],
     spray,
     carrierGal: spray ? 3 : null,
   };
@@ -173,6 +174,10 @@ it('writes one piece of work down a zone at a time, each with its part of what w
   expect(planned.map(({ zoneId, stepId, batchId }) => [zoneId, stepId, batchId])).toEqual([
     ['z0', 's0', 'b'],
     ['z1', 's1', 'b'],
+  ]);
+  expect(planned.map(({ targets }) => targets)).toEqual([
+    ['dandelion'],
+    ['dandelion', 'white-clover'],
   ]);
   expect(planned.map(({ areaFt2 }) => areaFt2)).toEqual([1000, 3000]);
   expect(planned.map(({ materials }) => materials[0]!.amount)).toEqual([

@@ -185,7 +185,7 @@ const judgedOf = (
     RecordRead,
     'area' | 'amounts' | 'date' | 'air' | 'wind' | 'calibrated' | 'pace' | 'bloom' | 'kill'
   >,
-  { job: { areaFt2, materials, targets }, momentOn }: Pick<RecordGiven, 'job' | 'momentOn'>,
+  { job: { areaFt2, materials }, momentOn }: Pick<RecordGiven, 'job' | 'momentOn'>,
 ): Judged => ({
   areaFt2: shareOf(read.area, areaFt2, line.areaFt2),
   date: localDate(read.date),
@@ -194,7 +194,7 @@ const judgedOf = (
     amount: shareOf(read.amounts[index]!, materials[index]!.amount, material.amount),
   })),
   weather: { airF: read.air, windMph: read.wind },
-  targets,
+  targets: line.targets,
   calibratedMph: read.calibrated,
   paceMph: read.pace,
   bloom: read.bloom,
