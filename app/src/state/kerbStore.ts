@@ -20,7 +20,7 @@ interface KerbState {
   /** When the card of each piece of work was opened, ms since 1970, by the work. */
   opened: Record<string, number>;
   write: (note: Omit<KerbNote, 'at'>) => void;
-  open: (work: string, at: number) => void;
+  open: (work: string) => void;
 }
 
 /** Weather at a lawn is worth nothing after an hour. */
@@ -35,8 +35,9 @@ export const useKerbStore = create<KerbState>()(
       note: null,
       opened: {},
       write: (note) => set({ note: { ...note, at: Date.now() } }),
-      open: (work, at) =>
+      open: (work) =>
         set(({ opened }) => {
+          const at = Date.now();
           const fresh = Object.entries(opened).filter(([, since]) => at - since < OPENED_LASTS_MS);
           // A card that is looked at again was begun when it was first opened.
           return { opened: { [work]: at, ...Object.fromEntries(fresh) } };

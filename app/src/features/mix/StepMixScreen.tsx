@@ -1,10 +1,10 @@
-import { jobWith, mixCard, wholeJob } from '@alfombra/core';
+import { mixCard, wholeJob } from '@alfombra/core';
 import { useRouter } from 'expo-router';
 import { useEffect } from 'react';
 import { useProducts } from '@/features/shelf/useProducts';
 import { useTranslation } from 'react-i18next';
 import { useFailureWords } from '@/api/useFailureWords';
-import { zonesIn } from '@/features/record/job';
+import { jobAt } from '@/features/record/job';
 import { namesOfZones } from '@/features/record/zoneNames';
 import { ZonesCard } from '@/features/record/ZonesCard';
 import { areaDoubt, gradeName } from '@/features/season/productWords';
@@ -52,13 +52,10 @@ export function StepMixScreen({
   const { tankGal, setTank } = usePreferenceStore();
   const back = `/lawns/${lawnId}/season`;
   const router = useRouter();
-  const without = zonesIn(left).sort();
-  const lines = (view && jobWith(view.season.steps, stepId)?.lines) ?? [];
-  const inside = lines.filter(({ zoneId }) => !without.includes(zoneId));
-  const key = [stepId, ...without].join('|');
+  const { without, lines, inside, key } = jobAt(view?.season.steps ?? [], stepId, left);
   const ready = inside.length > 0;
   useEffect(() => {
-    if (ready) useKerbStore.getState().open(key, Date.now());
+    if (ready) useKerbStore.getState().open(key);
   }, [key, ready]);
   if (!question || !view || inside.length === 0) {
     return (

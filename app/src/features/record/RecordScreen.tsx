@@ -1,4 +1,4 @@
-import { jobWith, type ApplicationRecord } from '@alfombra/core';
+import type { ApplicationRecord } from '@alfombra/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -8,7 +8,7 @@ import { useLawnSeason } from '@/features/season/useLawnSeason';
 import { keptFrom, useDraftStore } from '@/state/draftStore';
 import { Button, Empty, Failed, Loading, Screen, Words } from '@/ui';
 import { Findings } from './Findings';
-import { jobOfSteps, otherKey, pickKey, recordKey, zonesIn, type Job } from './job';
+import { jobAt, jobOfSteps, otherKey, pickKey, recordKey, type Job } from './job';
 import type { RecordSource } from './recordDraft';
 import { OtherJob } from './OtherJob';
 import { RecordForm } from './RecordForm';
@@ -35,8 +35,8 @@ export function RecordScreen({
   const { question, view, error, retry } = useLawnSeason(lawnId);
   const router = useRouter();
   const [kept, setKept] = useState<readonly ApplicationRecord[] | null>(null);
-  const without = zonesIn(left);
-  const key = stepId === OTHER ? otherKey(lawnId) : [stepId, ...without.sort()].join('|');
+  const { without, lines, inside, ...named } = jobAt(view?.season.steps ?? [], stepId, left);
+  const key = stepId === OTHER ? otherKey(lawnId) : named.key;
   // The work that was opened, or begun, stays as it is though the season no longer asks for it: once it is kept it does not.
   const [begun, setOpened] = useState<Job | null>(
     () => keptFrom<RecordSource>(recordKey({ key }))?.job ?? null,
@@ -44,8 +44,6 @@ export function RecordScreen({
   const opened = begun?.key === key ? begun : null;
   const back = `/lawns/${lawnId}${stepId === OTHER ? '' : '/season'}`;
   if (kept) return <Kept records={kept} lawnId={lawnId} />;
-  const lines = (view && jobWith(view.season.steps, stepId)?.lines) ?? [];
-  const inside = lines.filter(({ zoneId }) => !without.includes(zoneId));
   const found = opened || inside.length === 0 ? null : jobOfSteps(inside, key);
   if (found) setOpened(found);
   const job = opened ?? found;

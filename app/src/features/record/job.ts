@@ -1,9 +1,11 @@
 import {
   applicationsOf,
   causesOf,
+  jobWith,
   LIBRARY,
   wholeJob,
   type Material,
+  type Step,
   type WorkStep,
 } from '@alfombra/core';
 
@@ -38,8 +40,20 @@ export interface Job {
   carrierGal: number | null;
 }
 
-/** Zones that are left out of a job, as they stand in an address. */
-export const zonesIn = (text: string | undefined): string[] => (text ? text.split(',') : []);
+/**
+ * The job that an address names, by one of its steps and the zones that are left out: all its lines, those inside, and
+ * what its card and its record are kept under.
+ */
+export function jobAt(steps: readonly Step[], stepId: string, left: string | undefined) {
+  const without = left ? left.split(',').sort() : [];
+  const lines = jobWith(steps, stepId)?.lines ?? [];
+  return {
+    without,
+    lines,
+    inside: lines.filter(({ zoneId }) => !without.includes(zoneId)),
+    key: [stepId, ...without].join('|'),
+  };
+}
 
 /** What a step is for: a zone's record names its own weeds, not those of the others. */
 const targetsOf = (step: WorkStep): string[] =>
