@@ -1,13 +1,16 @@
-import { fireEvent, render, screen } from '@testing-library/react';
+import { act, fireEvent, render, screen } from '@testing-library/react';
 import 'fake-indexeddb/auto';
 import '@/i18n/deepWords';
 import { useOutboxStore } from '@/state/sync/outboxStore';
 import type { PendingWrite } from '@/state/sync/pendingWrite';
 import { TEST_LAWN } from '@/testdata/testLawn';
 import { longDay } from '@/ui';
+import { SignOutSheet } from './SignOutSheet';
 import { SyncStrip } from './SyncStrip';
 
+let mockSignedOut = 0;
 jest.mock('@/api/queries', () => ({
+  useSignOut: () => ({ mutate: () => (mockSignedOut += 1), isIdle: mockSignedOut === 0 }),
   useLawns: () => ({
     data: [{ id: '0190a000-0000-7000-8000-00000000000b', name: '1 Test Street' }],
   }),
@@ -124,4 +127,16 @@ it('says when the phone’s clock cannot be right', () => {
     'this phone says ' + longDay('2027-01-07') + ': check its date',
   );
   mockDoubted = null;
+});
+
+it('asks before signing out with something unsent, and signs out once it has gone', async () => {
+  useOutboxStore.setState({ writes: [pending({})] });
+  render(<SignOutSheet open onClose={() => undefined} />);
+  await screen.findByText('Not everything has been sent');
+  expect(mockSignedOut).toBe(0);
+  act(() => useOutboxStore.setState({ writes: [] }));
+  expect(mockSignedOut).toBe(1);
+  act(() => useOutboxStore.setState({ writes: [pending({})] }));
+  act(() => useOutboxStore.setState({ writes: [] }));
+  expect(mockSignedOut).toBe(1);
 });
