@@ -13,6 +13,7 @@ export { zoneCaseOf } from './choice/zoneCase';
 export * from './weather/lawnRisk';
 export * from './program/scouting';
 export * from './program/stepChoices';
+export * from './program/threads';
 export * from './case/judgePins';
 export * from './case/lawnQuestion';
 export * from './case/protection';

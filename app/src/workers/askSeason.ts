@@ -1,3 +1,6 @@
+import type { LocalDate } from '@alfombra/core';
+import type { CheckFinding } from '@alfombra/core/judging';
+import type { Trial } from '@/workers/seasonSession';
 import type { SeasonQuestion, SeasonView } from '@/workers/seasonView';
 import type { RateCard, StepChoices } from '@alfombra/core/planning';
 import type { YearQuestion, YearView } from '@/workers/yearView';
@@ -7,10 +10,14 @@ export type Asked =
   | { season: SeasonQuestion }
   | { year: YearQuestion }
   | { choices: SeasonQuestion; stepId: string }
-  | { rates: SeasonQuestion; zoneId: string };
+  | { rates: SeasonQuestion; zoneId: string }
+  | { session: number; jobId: string }
+  | { session: number; jobId: string; date: LocalDate };
+/** What the judge says of a job, by day. */
+export type DayWords = Record<LocalDate, CheckFinding[]>;
 interface Answer {
   id: number;
-  view?: SeasonView | YearView | StepChoices | RateCard;
+  view?: SeasonView | YearView | StepChoices | RateCard | DayWords | Trial;
   failure?: string;
 }
 
@@ -52,3 +59,11 @@ export const askChoices = (choices: SeasonQuestion, stepId: string): Promise<Ste
 /** Every product against one zone's grass and soil today, worked out off the main thread. */
 export const askRates = (rates: SeasonQuestion, zoneId: string): Promise<RateCard> =>
   ask({ rates, zoneId });
+
+/** What the judge says of a job of a season on the days around its own. */
+export const askDays = (session: number, jobId: string): Promise<DayWords> =>
+  ask({ session, jobId });
+
+/** The season with a job on another day, laid out off the main thread. */
+export const askTrial = (session: number, jobId: string, date: LocalDate): Promise<Trial> =>
+  ask({ session, jobId, date });

@@ -1,6 +1,7 @@
 import {
   monthOf,
   responseAtDepth,
+  shelfOf,
   SEASON_DEPTH_IN,
   siteFactors,
   siteOffset,
@@ -12,8 +13,10 @@ import {
   type LocalDate,
   type ProbeReading,
   type Season,
+  type SeasonInput,
   type SoilCrossing,
   type SoilSample,
+  type SoilSeason,
   type Visit,
   type WeatherBundle,
 } from '@alfombra/core';
@@ -25,9 +28,11 @@ import {
   rateCard,
   riskOfLawn,
   stepChoices,
+  threadsOf,
   zoneCaseOf,
   type RateCard,
   type Risk,
+  type Thread,
   type Sighting,
   type StepChoices,
 } from '@alfombra/core/planning';
@@ -53,10 +58,14 @@ export interface SoilView {
 export interface SeasonView {
   season: Season;
   soil: Record<string, SoilView>;
+  /** Each need with its work, for the strip. */
+  threads: Thread[];
   /** Risk of today and the forecast, the worst first. */
   risk: Risk[];
   /** What the judge says of the steps that somebody set, by step. */
   judged: Record<string, CheckFinding[]>;
+  /** By which the worker still knows what it was worked out from. */
+  session?: number;
 }
 
 /** Everything a lawn's year is worked out from. */
@@ -72,9 +81,13 @@ export interface SeasonQuestion {
   sightings: Sighting[];
 }
 
-const inputOf = ({ company, weather, ...stored }: SeasonQuestion) => {
+/** @param soil seasons of the soil by site on the same weather, which it adds to */
+export const inputOf = (
+  { company, weather, ...stored }: SeasonQuestion,
+  soil?: Map<string, SoilSeason>,
+) => {
   const { request, readings, records, history } = questionOf(company, stored);
-  return lawnSeasonInput(request, weather, readings, records, history);
+  return lawnSeasonInput(request, weather, readings, records, history, soil);
 };
 
 /** Every way to do one step. @throws RangeError when there is nothing to choose about it */
@@ -95,10 +108,14 @@ export function ratesView(question: SeasonQuestion, zoneId: string): RateCard {
 
 /** Works out a lawn's year. Runs in a worker; pure, so that tests call it as it is. */
 export function seasonView(question: SeasonQuestion): SeasonView {
-  const { company, lawn, readings, weather } = question;
   const input = inputOf(question);
+  return viewOf(question, input, planSeason(input));
+}
+
+/** What the screens show of a season that is worked out. */
+export function viewOf(question: SeasonQuestion, input: SeasonInput, season: Season): SeasonView {
+  const { company, lawn, readings, weather } = question;
   const { soil } = input;
-  const season = planSeason(input);
   const views = lawn.zones.map((zone): [string, SoilView] => {
     const own = soil.get(zone.id);
     if (!own) throw new RangeError(`no soil season for zone ${zone.id}`);
@@ -127,5 +144,11 @@ export function seasonView(question: SeasonQuestion): SeasonView {
   });
   const risk = riskOfLawn({ ...lawn, today: company.today }, weather, soil, question.sightings);
   const judged = Object.fromEntries(judgePins(input, season, { ...lawn, zones: input.zones }));
-  return { season, soil: Object.fromEntries(views), risk, judged };
+  return {
+    season,
+    soil: Object.fromEntries(views),
+    threads: threadsOf(season, input.records, shelfOf(input.policy.labels)),
+    risk,
+    judged,
+  };
 }

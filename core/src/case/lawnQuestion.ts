@@ -1,6 +1,7 @@
 import type { LawnBody } from '../contract/lawn';
 import type { VisitBody } from '../contract/visit';
 import { seasonRequestSchema, type Policy, type SeasonRequest } from '../needs/seasonInput';
+import { needOfWork } from '../needs/need';
 import type { ZoneSoil } from '../fertility';
 import type { Application } from '../rates';
 import type { LocalDate } from '../units';
@@ -27,6 +28,18 @@ export interface PlannerQuestion {
   history: Map<string, string[]>;
 }
 
+/** Work by hand as the planner counts it: an application of nothing. */
+const byHand = (lawn: LawnBody): Application[] =>
+  Object.values(lawn.handDone).map(({ work, date, areaFt2 }) => ({
+    id: work,
+    // A need's third word is its place.
+    zoneId: (needOfWork(work).split(':')[2] ?? '').split('.')[0] ?? '',
+    date,
+    areaFt2,
+    stepId: work,
+    materials: [],
+  }));
+
 /**
  * The planner's question about a stored lawn on a day. Screens, workers and the server all ask this one: what is asked
  * alike is answered alike.
@@ -43,12 +56,13 @@ export const questionOf = (
     findings: findingsOf(visits, lawn),
     policy,
     choices: lawn.choices,
+    agreement: lawn.agreement,
     decisions: Object.values(lawn.decisions),
     looks: Object.values(lawn.looks),
     property: nearZones(lawn),
     soilReports: samples.map(({ zoneId, date, report }) => ({ zoneId, date, report })),
   }),
   readings,
-  records,
+  records: [...records, ...byHand(lawn)],
   history: historyByZone(lawn.zones, records, decidedIn(visits), today),
 });

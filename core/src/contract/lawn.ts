@@ -9,7 +9,7 @@ import {
   upkeepSchema,
   zoneSchema,
 } from '../lawn';
-import { clashChoicesSchema, decidedSchema, lookAnswerSchema } from '../needs';
+import { agreementSchema, clashChoicesSchema, decidedSchema, lookAnswerSchema } from '../needs';
 import { TIME_ZONES } from '../units';
 import { localDateSchema } from '../weather';
 import { questionSchema } from './question';
@@ -124,6 +124,13 @@ export const propertySchema = z.object({
 });
 export type Property = z.infer<typeof propertySchema>;
 
+/** Weeds that were lifted out: by whose address, when, and over how much ground. */
+export const handDoneSchema = z.object({
+  work: z.string().max(220),
+  date: localDateSchema,
+  areaFt2: z.number().positive('an area is above 0').max(100_000_000),
+});
+
 /** A lawn as it is stored: whose it is, where it stands, its zones and damaged patches. */
 export const lawnBodySchema = z.object({
   /** What the technician calls it; usually the street and number. */
@@ -150,12 +157,16 @@ export const lawnBodySchema = z.object({
   lines: z.array(planLineSchema).max(200).default([]),
   weedPatches: z.array(weedPatchSchema).max(500).default([]),
   questions: z.array(questionSchema).max(300).default([]),
+  /** What was agreed with the customer; `null`: everything. */
+  agreement: agreementSchema.nullable().default(null),
   /** Answers to clashes between seeding and prevention, by clash id. */
   choices: clashChoicesSchema.default({}),
   /** What was decided about needs and their work, each under what it is about: two devices' words meet there. */
   decisions: z.record(z.string().max(220), decidedSchema).default({}),
   /** What was seen at dated returns, each under its need and day. */
   looks: z.record(z.string().max(220), lookAnswerSchema).default({}),
+  /** Work by hand that was done, each under its address: it puts nothing down, so it is no application. */
+  handDone: z.record(z.string().max(220), handDoneSchema).default({}),
 });
 export type LawnBody = z.infer<typeof lawnBodySchema>;
 

@@ -23,7 +23,15 @@ export type Gate =
   | { kind: 'soil'; minF: number; maxF: number }
   | { kind: 'no-bloom' };
 
-interface StepBase {
+/** How work stands to what was agreed with the customer. */
+export interface Sold {
+  /** Outside what was agreed: offered, and never due. */
+  offer?: true;
+  /** Who does it, where it is not us. */
+  by?: 'customer' | 'other';
+}
+
+interface StepBase extends Sold {
   /** Address of the first piece of work that it does: the same however often the season is worked out. */
   id: string;
   /** Every piece of work that it does, by need, step and round. */
@@ -42,9 +50,14 @@ interface StepBase {
   pinned?: true;
 }
 
-/** Whether a step is to be done now: it is open, and nothing has to be seen first. */
-export const isDue = ({ state, waitsFor }: Pick<StepBase, 'state' | 'waitsFor'>): boolean =>
-  state === 'open' && waitsFor === undefined;
+/** Whether a step is ours to do now: it is open, agreed, and nothing has to be seen first. */
+export const isDue = ({
+  state,
+  waitsFor,
+  offer,
+  by,
+}: Pick<StepBase, 'state' | 'waitsFor' | 'offer' | 'by'>): boolean =>
+  state === 'open' && waitsFor === undefined && !offer && by === undefined;
 
 interface SprayBase extends StepBase {
   group: string;
@@ -171,7 +184,7 @@ export interface NitrogenYear {
  * Work that puts nothing down: a weed that is lifted out, a plant that is named, a stand that is counted, ground that is
  * measured, soil that is bagged.
  */
-export interface HandWork {
+export interface HandWork extends Sold {
   id: string;
   need: string;
   kind: 'pull' | 'name' | 'count' | 'measure' | 'sample';

@@ -1,14 +1,14 @@
 import { applicationsOf } from '../courses/applicationsOf';
 import { handWorkCloses } from '../courses/handWork';
 import { jobsOf } from '../courses/job';
-import type { Clash, HandWork, NitrogenYear, Season, Step } from '../courses/step';
-import { cause } from '../knowledge';
-import { needOfWork, type Need, type NeedKind } from '../needs/need';
-import type { Agreement, LookAnswer, SeasonInput, Service } from '../needs/seasonInput';
+import type { Clash, HandWork, NitrogenYear, Season, Sold, Step } from '../courses/step';
+import { needOfWork, type Need } from '../needs/need';
+import type { LookAnswer, SeasonInput } from '../needs/seasonInput';
 import type { ReasonInput } from '../needs/reason';
 import type { Shelf } from '../products';
-import { residualShare, type Application, type Material } from '../rates';
-import { addDays, daysBetween, localDate, SQUARE_FEET_PER_ACRE, type LocalDate } from '../units';
+import type { Application, Material } from '../rates';
+import { daysBetween, localDate, SQUARE_FEET_PER_ACRE, type LocalDate } from '../units';
+import { holdOfStep } from './holds';
 
 /** What a piece of work is, whoever's need it meets. */
 export type JobKind =
@@ -104,24 +104,6 @@ function stateOf(step: Step, today: LocalDate): Job['state'] {
   return daysBetween(today, closes) < CLOSING_DAYS ? 'closing' : 'open';
 }
 
-/** The day until which a pre-emergent or a treatment of a step holds; `undefined` for work that does not last. */
-function holdsUntil(step: Step, shelf: Shelf): LocalDate | undefined {
-  if (step.kind === 'prevent') {
-    const weeks = step.products.map(({ herbicide }) => {
-      const range = shelf.herbicide(herbicide)?.residualWeeks;
-      let week = 0;
-      while (range && week < 60 && residualShare(week + 1, range) > 0.5) week += 1;
-      return week;
-    });
-    return addDays(step.window.best, Math.max(0, ...weeks) * 7);
-  }
-  if (step.kind === 'protect' && step.mode === 'preventive') {
-    const days = shelf.treatment(step.treatment)?.residualDays;
-    return days ? addDays(step.window.best, days) : undefined;
-  }
-  return undefined;
-}
-
 const materialsOf = (step: Step): JobMaterial[] =>
   (applicationsOf(step)[0]?.materials ?? []).map(({ kind, slug, unit, amount }) => ({
     kind,
@@ -131,12 +113,17 @@ const materialsOf = (step: Step): JobMaterial[] =>
     amount,
   }));
 
+const soldAs = ({ by, offer }: Sold): Pick<Job, 'by' | 'offer'> => ({
+  by: by ?? 'us',
+  ...(offer ? { offer } : {}),
+});
+
 function jobOf(lines: readonly Step[], today: LocalDate, shelf: Shelf): Job {
   const first = lines[0] as Step;
   const materials = materialsOf(first);
   const area = lines.reduce((sum, { areaFt2 }) => sum + areaFt2, 0);
   const serves = lines.flatMap((line) => line.serves);
-  const until = lines.flatMap((line) => holdsUntil(line, shelf) ?? []).sort()[0];
+  const until = lines.flatMap((line) => holdOfStep(line, shelf)?.fadesTo ?? []).sort()[0];
   const latest = (days: readonly LocalDate[]) => [...days].sort().pop() as LocalDate;
   const earliest = (days: readonly LocalDate[]) => [...days].sort()[0] as LocalDate;
   return {
@@ -144,7 +131,7 @@ function jobOf(lines: readonly Step[], today: LocalDate, shelf: Shelf): Job {
     needIds: [...new Set(serves.map(needOfWork))],
     serves,
     kind: kindOf(first, shelf),
-    by: 'us',
+    ...soldAs(first),
     zones: lines.map(({ zoneId, areaFt2 }) => ({ zoneId, areaFt2 })),
     materials: materials.map((material) => ({
       ...material,
@@ -157,18 +144,15 @@ function jobOf(lines: readonly Step[], today: LocalDate, shelf: Shelf): Job {
       closes: earliest(lines.map(({ window }) => window.closes)),
     },
     ...(first.waitsFor ? { waitsFor: [first.waitsFor] } : {}),
-    state: stateOf(first, today),
+    state: first.offer && first.window.closes >= today ? 'waiting' : stateOf(first, today),
     ...(until ? { protectedUntil: until } : {}),
     ...(lines.some(({ pinned }) => pinned) ? { pinned: true } : {}),
   };
 }
 
 /** Work by hand: on the first trip that is made anyway within its days, else on the last of them. */
-function handJob(
-  { id, need, kind, zoneId, areaFt2, opens }: HandWork,
-  trips: readonly LocalDate[],
-  today: LocalDate,
-): Job {
+function handJob(work: HandWork, trips: readonly LocalDate[], today: LocalDate): Job {
+  const { id, need, kind, zoneId, areaFt2, opens } = work;
   const closes = handWorkCloses({ opens });
   const date = trips.find((trip) => trip >= opens && trip <= closes) ?? closes;
   return {
@@ -176,12 +160,12 @@ function handJob(
     needIds: [need],
     serves: [id],
     kind,
-    by: 'us',
+    ...soldAs(work),
     zones: [{ zoneId, areaFt2 }],
     materials: [],
     date,
     window: { opens, best: date, closes },
-    state: opens > today ? 'waiting' : 'open',
+    state: opens > today || work.offer ? 'waiting' : 'open',
   };
 }
 
@@ -229,44 +213,6 @@ const DONE_KINDS: Readonly<Record<string, JobKind>> = {
   renovate: 'seed',
 };
 
-/** What a need is sold as; `null`: finding out what grows there belongs to every agreement. */
-function serviceOf(needId: string): Service | null {
-  const [kind = '', subject = ''] = needId.split(':');
-  switch (kind as NeedKind) {
-    case 'control':
-      return 'weed-control';
-    case 'prevent':
-      return 'pre-emergent';
-    case 'cure':
-    case 'protect':
-      return cause(subject)?.group === 'insect' ? 'insects' : 'diseases';
-    case 'feed':
-      return 'feeding';
-    case 'fill':
-    case 'repair':
-      return 'seeding';
-    case 'renovate':
-      return 'renovation';
-    case 'find':
-      return subject === 'soil' ? 'soil-test' : null;
-    default:
-      return null;
-  }
-}
-
-/** Who does a job, and whether it was agreed: it is where one of its needs is. */
-function agreed(job: Job, agreement: Agreement | null): Job {
-  if (!agreement || job.state === 'done') return job;
-  const { services, from, to, doneBy } = agreement;
-  const own = job.needIds.flatMap((id) => serviceOf(id) ?? []);
-  const by = own.flatMap((service) => doneBy[service] ?? [])[0] ?? job.by;
-  const within = (from === undefined || job.date >= from) && (to === undefined || job.date <= to);
-  const sold = own.length === 0 || own.some((service) => services.includes(service));
-  return sold && within
-    ? { ...job, by }
-    : { ...job, by, offer: true, state: job.state === 'closed' ? 'closed' : 'waiting' };
-}
-
 /** Each job after the earlier rounds of the needs that it serves. */
 function chained(jobs: readonly Job[]): Job[] {
   return jobs.map((job) => {
@@ -303,7 +249,7 @@ export function planOf(season: Season, input: SeasonInput, shelf: Shelf): Plan {
   ].sort((a, b) => (a.date < b.date ? -1 : 1));
   return {
     needs: season.needs,
-    jobs: chained(jobs.map((job) => agreed(job, input.agreement))),
+    jobs: chained(jobs),
     looks: [
       ...season.steps.flatMap((step) =>
         step.kind === 'look-again'

@@ -1,3 +1,4 @@
+import { withAgreement } from '../courses/agreed';
 import { soilTest } from '../courses/findOut';
 import type { LookStep, Season, Step } from '../courses/step';
 import { layoutCosts } from '../knowledge/layoutCosts';
@@ -157,7 +158,7 @@ export function planSeason(input: SeasonInput): Season {
   const pins = pinsOf(input);
   const nothing = heldSteps([], [], [], input.today, LIBRARY);
   const free = around(input, nothing);
-  if (pins.length === 0) return free;
+  if (pins.length === 0) return withAgreement(free, input.agreement);
   const held = heldSteps(
     pins,
     free.steps,
@@ -165,5 +166,5 @@ export function planSeason(input: SeasonInput): Season {
     input.today,
     shelfOf(input.policy.labels),
   );
-  return asBefore(around(input, held), free, held);
+  return withAgreement(asBefore(around(input, held), free, held), input.agreement);
 }

@@ -444,6 +444,8 @@ function build(spec: LawnSpec, index: number): DemoLawn {
       lengthFt,
       seenOn: '2026-03-17',
     })),
+    agreement: null,
+    handDone: {},
     choices: {},
   });
   const looks = (weeds: readonly [string, number, boolean?][]) =>

@@ -148,7 +148,7 @@ export function workOut(
     sharedSoil,
   );
   const zoneName = (id: string) => body.zones.find((zone) => zone.id === id)?.name ?? '';
-  const upcoming = season.steps.find(({ state }) => state === 'upcoming');
+  const upcoming = season.steps.find(({ state, offer }) => state === 'upcoming' && !offer);
   const areas = body.zones.map((zone) => zoneArea(zone));
   const areaFt2 = areas.reduce((sum, area) => sum + area, 0);
   const cover = new Map<string, number>();

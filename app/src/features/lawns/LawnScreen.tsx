@@ -10,6 +10,7 @@ import { useProducts } from '@/features/shelf/useProducts';
 import { StripReader } from '@/features/season/StripReader';
 import { LaboratoryResults } from '@/features/walk/LaboratoryResults';
 import { SeasonStrip } from '@/features/season/SeasonStrip';
+import { threadsIn } from '@/features/season/threadName';
 import { useYear, yearQuestion } from '@/features/season/useYear';
 import { useWalkStore } from '@/state/walkStore';
 import {
@@ -203,7 +204,7 @@ export function LawnScreen({ lawnId }: { lawnId: string }) {
           </View>
         ) : null}
         <View className="relative">
-          <SeasonStrip soil={soil} steps={steps} />
+          <SeasonStrip soil={soil} threads={threadsIn(view.threads, new Set([zone.id]))} />
           {year ? (
             <StripReader
               year={year}

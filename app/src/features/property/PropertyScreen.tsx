@@ -9,6 +9,7 @@ import { useFailureWords } from '@/api/useFailureWords';
 import { DraftNote } from '@/features/drafts/DraftNote';
 import { useDraftForm } from '@/state/useDraftForm';
 import { Button, Failed, Loading, Screen } from '@/ui';
+import { AgreementCard } from './AgreementCard';
 import { CareCard, CautionCard, CustomerCard, PlaceCard, WishesCard } from './PropertyCards';
 import { lawnOf, propertyDraft, propertyFormSchema, type PropertyRead } from './propertyDraft';
 
@@ -96,6 +97,7 @@ function Form({
         </View>
         <View className="gap-4 lg:flex-1">
           <WishesCard control={control} />
+          <AgreementCard control={control} />
           <CareCard control={control} />
           <CautionCard control={control} />
           {lawn ? (

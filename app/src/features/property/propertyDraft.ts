@@ -1,5 +1,9 @@
 import {
   propertySchema,
+  SERVICES,
+  type Agreement,
+  type Service,
+  localDateSchema,
   regionSchema,
   upkeepSchema,
   type Customer,
@@ -18,6 +22,56 @@ const seenAs = (value: boolean | null): z.infer<typeof seen> =>
   value === null ? 'unknown' : value ? 'yes' : 'no';
 const asSeen = seen.transform((value) => (value === 'unknown' ? null : value === 'yes'));
 const upTo = (most: number) => z.string().max(most, 'property.tooLong');
+
+/** Who does a service, or that nobody has bought it. */
+export const WHO = ['us', 'customer', 'other', 'offer'] as const;
+type Who = (typeof WHO)[number];
+type Services = Record<Service, Who>;
+
+const services = <Value>(of: (service: Service) => Value) =>
+  Object.fromEntries(SERVICES.map((service) => [service, of(service)])) as Record<Service, Value>;
+
+const day = z.union([z.literal(''), localDateSchema], 'property.badDay');
+
+/** What was agreed, a service a line; a fault is a key of the catalogs. */
+const agreementFormSchema = z
+  .object({
+    kind: z.enum(['all', 'some']),
+    who: z.record(z.enum(SERVICES), z.enum(WHO)),
+    from: day,
+    to: day,
+  })
+  .refine(({ from, to }) => !from || !to || from <= to, {
+    path: ['to'],
+    message: 'property.endsBefore',
+  })
+  .transform(({ kind, who, from, to }): Agreement | null =>
+    kind === 'all'
+      ? null
+      : {
+          services: SERVICES.filter((service) => who[service] !== 'offer'),
+          doneBy: Object.fromEntries(
+            SERVICES.flatMap((service) =>
+              who[service] === 'customer' || who[service] === 'other'
+                ? [[service, who[service]]]
+                : [],
+            ),
+          ),
+          ...(from ? { from } : {}),
+          ...(to ? { to } : {}),
+        },
+  );
+
+function agreementDraft(agreed: Agreement | null): z.input<typeof agreementFormSchema> {
+  const who = (service: Service): Who =>
+    !agreed ? 'us' : agreed.services.includes(service) ? (agreed.doneBy[service] ?? 'us') : 'offer';
+  return {
+    kind: agreed ? 'some' : 'all',
+    who: services(who) satisfies Services,
+    from: agreed?.from ?? '',
+    to: agreed?.to ?? '',
+  };
+}
 
 /** The form of a customer and one of their properties; a fault is a key of the catalogs. */
 export const propertyFormSchema = z.object({
@@ -49,6 +103,7 @@ export const propertyFormSchema = z.object({
     waterNear: property.waterNear.unwrap(),
     sensitiveNeighbours: upTo(300),
   }),
+  agreement: agreementFormSchema,
 });
 export type PropertyDraft = z.input<typeof propertyFormSchema>;
 export type PropertyRead = z.output<typeof propertyFormSchema>;
@@ -79,6 +134,7 @@ export function propertyDraft(lawn: Lawn | null, customers: readonly Customer[])
       pets: seenAs(known.pets),
       children: seenAs(known.children),
     },
+    agreement: agreementDraft(lawn?.agreement ?? null),
   };
 }
 
@@ -103,6 +159,7 @@ export const lawnOf = (
     choices: {},
     decisions: {},
     looks: {},
+    handDone: {},
   }),
   name: read.name,
   customer: read.customer.name,
@@ -112,4 +169,5 @@ export const lawnOf = (
   stationId: from?.region === read.region ? from.stationId : stationOf[read.region],
   upkeep: read.upkeep,
   property: read.property,
+  agreement: read.agreement,
 });

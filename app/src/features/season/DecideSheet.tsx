@@ -11,6 +11,7 @@ import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { usePutLawn } from '@/api/queries';
 import { useFailureWords } from '@/api/useFailureWords';
+import { Findings } from '@/features/record/Findings';
 import { Button, Failed, PickerField, Sheet, Title, Words } from '@/ui';
 import {
   daysOf,
@@ -21,6 +22,7 @@ import {
   without,
   withoutNeed,
 } from './decisions';
+import { useDayWords } from './useTrial';
 
 /** Another day for a step, or the word that what it is for is left here. */
 export function DecideSheet({
@@ -28,12 +30,15 @@ export function DecideSheet({
   needs,
   lawn,
   today,
+  session,
 }: {
   step: Step;
   /** Needs of the lawn, of which this step serves some. */
   needs: readonly Need[];
   lawn: Lawn;
   today: LocalDate;
+  /** In which the worker can be asked what the judge says of another day. */
+  session?: number | undefined;
 }) {
   const { t } = useTranslation();
   const words = useFailureWords();
@@ -41,6 +46,7 @@ export function DecideSheet({
   const [open, setOpen] = useState(false);
   const [day, setDay] = useState<string>(step.window.best);
   const [bad, setBad] = useState(false);
+  const said = useDayWords(session, open ? step.id : null)?.[localDate(day || today)];
   const show = () => {
     setDay(step.window.best);
     setBad(false);
@@ -72,6 +78,7 @@ export function DecideSheet({
           onChange={setDay}
           error={bad ? t('decided.past') : undefined}
         />
+        {said && said.length > 0 ? <Findings findings={said} /> : null}
         <Button kind="main" label={t('decided.set')} onPress={keep} />
         {step.pinned ? (
           <Button

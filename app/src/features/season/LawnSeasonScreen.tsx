@@ -1,47 +1,13 @@
-import {
-  jobsOf,
-  wholeJob,
-  zoneArea,
-  type ApplicationRecord,
-  type Clash,
-  type Lawn,
-  type LookStep,
-  type Season,
-  type WorkJob,
-} from '@alfombra/core';
+import { zoneArea } from '@alfombra/core';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { Chip, Empty, Loading, Screen, Segmented } from '@/ui';
-import { namesOfZones, saidOf } from '@/features/record/zoneNames';
-import { ChoiceSheet } from './ChoiceSheet';
-import { ClashCard } from './ClashCard';
-import { DecidedCard } from './DecidedCard';
-import { DecideSheet } from './DecideSheet';
-import { DoneLately } from './DoneLately';
-import { FindOutCard } from './FindOutCard';
-import { HeatCard } from './HeatCard';
-import { LookCard } from './LookCard';
-import { NotPlanned } from './NotPlanned';
-import { SeenCard } from './SeenCard';
+import { Chip, Loading, Screen, Segmented } from '@/ui';
+import { SeasonJobs } from './SeasonJobs';
 import { SeasonPending } from './SeasonPending';
-import type { SeasonQuestion, SeasonView } from '@/workers/seasonView';
-import { areaDoubt } from './productWords';
-import { StepCard } from './StepCard';
 import { useLawnSeason } from './useLawnSeason';
 import { useYear, yearQuestion } from './useYear';
 import { YearPanel } from './YearPanel';
-
-/** Clashes that are the same question in several zones, together. */
-function sameClashes(clashes: readonly Clash[]): Clash[][] {
-  const groups = new Map<string, Clash[]>();
-  for (const clash of clashes) {
-    const products = clash.prevent.products.map(({ herbicide }) => herbicide).join();
-    const key = [clash.prevent.group, clash.seed.species, clash.choice, products].join('|');
-    groups.set(key, [...(groups.get(key) ?? []), clash]);
-  }
-  return [...groups.values()];
-}
 
 const VIEWS = ['steps', 'ground'] as const;
 
@@ -104,136 +70,19 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
             <Loading />
           )
         ) : (
-          <StepsOf
+          <SeasonJobs
             clashes={clashes}
             leftOut={leftOut}
             unmet={unmet}
             lawn={lawn}
             question={question}
-            judged={view.judged}
-            season={view.season}
+            view={view}
             records={records}
+            curveOf={shownZone!.id}
             zoneIds={new Set(zoneId === null ? lawn.zones.map(({ id }) => id) : [zoneId])}
           />
         )}
       </Segmented>
     </Screen>
-  );
-}
-
-function StepsOf({
-  clashes,
-  leftOut,
-  unmet,
-  lawn,
-  question,
-  judged,
-  season,
-  records,
-  zoneIds,
-}: { [Part in 'clashes' | 'leftOut' | 'unmet']: readonly Season[Part][number][] } & {
-  lawn: Lawn;
-  question: SeasonQuestion;
-  judged: SeasonView['judged'];
-  season: Season;
-  records: readonly ApplicationRecord[];
-  zoneIds: ReadonlySet<string>;
-}) {
-  const { t } = useTranslation();
-  const zoneName = (id: string) => lawn.zones.find((zone) => zone.id === id)?.name ?? '';
-  const steps = season.steps.filter((step) => zoneIds.has(step.zoneId));
-  // A job is shown whole, with all its zones, wherever one of them is.
-  const jobs = jobsOf(season.steps).filter(({ lines }) =>
-    lines.some((line) => zoneIds.has(line.zoneId)),
-  );
-  const rows = [...steps.filter((step) => step.kind === 'look-again'), ...jobs].sort((a, b) =>
-    dayOf(a) < dayOf(b) ? -1 : 1,
-  );
-  return (
-    <>
-      {sameClashes(clashes).map((group) => (
-        <ClashCard key={group[0]!.id} clashes={group} lawn={lawn} />
-      ))}
-      <HeatCard lawn={lawn} weather={question.weather} />
-      <DecidedCard
-        lawn={lawn}
-        steps={steps}
-        unheld={season.unheld}
-        zoneIds={zoneIds}
-        today={question.company.today}
-      />
-      <FindOutCard
-        lawn={lawn}
-        work={season.byHand.filter(({ zoneId }) => zoneIds.has(zoneId))}
-        today={question.company.today}
-      />
-      <DoneLately
-        lawn={lawn}
-        company={question.company}
-        weather={question.weather}
-        records={records.filter(({ zoneId }) => zoneIds.has(zoneId))}
-      />
-      <SeenCard lawn={lawn} season={season} zoneIds={zoneIds} today={question.company.today} />
-      {steps.length === 0 && clashes.length === 0 ? (
-        <Empty title={t('season.empty')} lead={t('season.emptyLead')} />
-      ) : null}
-      {rows.map((row) =>
-        'lines' in row ? (
-          <JobRow
-            key={row.id}
-            job={row}
-            question={question}
-            judged={judged}
-            needs={season.needs}
-            steps={season.steps}
-          />
-        ) : (
-          <LookCard
-            key={row.id}
-            step={row}
-            lawn={lawn}
-            records={question.records}
-            zoneName={zoneName(row.zoneId)}
-            today={question.company.today}
-          />
-        ),
-      )}
-      <NotPlanned lawn={lawn} unmet={unmet} leftOut={leftOut} />
-    </>
-  );
-}
-
-const dayOf = (row: LookStep | WorkJob): string =>
-  ('lines' in row ? row.lines[0]! : row).window.best;
-
-/** A job over its zones. */
-function JobRow({
-  job: { id, lines },
-  question,
-  judged,
-  needs,
-  steps,
-}: {
-  job: WorkJob;
-  question: SeasonQuestion;
-  judged: SeasonView['judged'];
-  needs: Season['needs'];
-  steps: Season['steps'];
-}) {
-  const { lawn, company } = question;
-  const step = wholeJob(lines);
-  const zones = lawn.zones.filter((zone) => lines.some(({ zoneId }) => zoneId === zone.id));
-  return (
-    <StepCard
-      step={step}
-      lawnId={lawn.id}
-      zoneName={namesOfZones(lawn, lines)}
-      {...((step.kind === 'control' && !step.kill) || step.kind === 'protect'
-        ? { choices: <ChoiceSheet question={question} stepId={id} steps={steps} /> }
-        : {})}
-      decide={<DecideSheet step={step} needs={needs} lawn={lawn} today={company.today} />}
-      judged={saidOf(lines.map((line) => judged[line.id] ?? []))}
-      doubt={areaDoubt(zones)}
-    />
   );
 }

@@ -74,11 +74,78 @@ function byUse(excluded: readonly Exclusion[]): Exclusion[] {
   return [...excluded].sort((a, b) => useless(a) - useless(b));
 }
 
+/** Where a job is done: its zones, and how much of them. */
+export function groundOf(t: TFunction, step: WorkStep, zoneName: string): string {
+  const area =
+    step.kind === 'prevent' || step.kind === 'control'
+      ? t(step.method === 'spot' ? 'season.spot' : 'season.wholeZone', {
+          area: number(step.areaFt2),
+        })
+      : t('common.ft2', { value: number(step.areaFt2) });
+  return `${zoneName} · ${area}`;
+}
+
+/** How far a job is: to be done, to wait for, only an offer, or somebody else's. */
+export function StateTag({ step }: { step: WorkStep }) {
+  const { t } = useTranslation();
+  const due = isDue(step);
+  const label = step.offer
+    ? t('agreement.offerTag')
+    : step.by
+      ? t(`agreement.byTag.${step.by}`)
+      : step.waitsFor
+        ? t('looks.waitsTag')
+        : due
+          ? t('season.open')
+          : t('season.upcoming', { date: shortDay(step.window.opens) });
+  return <Tag label={label} tone={due ? 'good' : 'panel'} />;
+}
+
+const arePlugs = (step: WorkStep): boolean => step.kind === 'seed' && step.material === 'plugs';
+
+/** To the card that a job is mixed or spread by, and to its record. */
+export function JobActions({
+  step,
+  lawnId,
+  main = false,
+}: {
+  step: WorkStep;
+  lawnId: string;
+  main?: boolean;
+}) {
+  const { t } = useTranslation();
+  const spread =
+    step.kind === 'feed' || step.kind === 'seed' || (step.kind === 'protect' && step.granular);
+  const at = encodeURIComponent(step.id);
+  return (
+    <View className="w-full max-w-[480px] flex-row gap-2">
+      {arePlugs(step) ? null : (
+        <View className="flex-1">
+          <LinkButton
+            kind={main ? 'main' : 'plain'}
+            testID={`mix-${step.kind}`}
+            label={t(spread ? 'season.spreadCard' : 'season.mixCard')}
+            href={`/lawns/${lawnId}/mix/${at}`}
+          />
+        </View>
+      )}
+      <View className="flex-1">
+        <LinkButton
+          kind="plain"
+          label={t('season.record')}
+          href={`/lawns/${lawnId}/record/${at}`}
+        />
+      </View>
+    </View>
+  );
+}
+
 /** One job: when, what, how much, where, on which conditions, why, and what was left out. */
 export function StepCard({
   step,
   lawnId,
   zoneName,
+  head = true,
   doubt,
   choices,
   decide,
@@ -88,6 +155,8 @@ export function StepCard({
   lawnId: string;
   /** Of all its zones. */
   zoneName: string;
+  /** Whether it says what it is; not where it lies under its own row. */
+  head?: boolean;
   /** How far the zone's area may be off. */
   doubt: AreaDoubt | null;
   /** Ways to do it otherwise, where there are any. */
@@ -114,36 +183,23 @@ export function StepCard({
             reasons,
           }))
         : [];
-  const area =
-    step.kind === 'prevent' || step.kind === 'control'
-      ? t(step.method === 'spot' ? 'season.spot' : 'season.wholeZone', {
-          area: number(step.areaFt2),
-        })
-      : t('common.ft2', { value: number(step.areaFt2) });
-  const plugs = step.kind === 'seed' && step.material === 'plugs';
+  const plugs = arePlugs(step);
   return (
     <Card testID={`step-${step.kind}`}>
-      <View className="flex-row items-start gap-3">
-        <KnotGlyph kind={step.kind} size={34} />
-        <View className="min-w-0 flex-1">
-          <Words size="lead" weight="bold">
-            {stepName(t, step)}
-          </Words>
-          <Words size="note" tone="second">
-            {`${zoneName} · ${area}`}
-          </Words>
+      {head ? (
+        <View className="flex-row items-start gap-3">
+          <KnotGlyph kind={step.kind} size={34} />
+          <View className="min-w-0 flex-1">
+            <Words size="lead" weight="bold">
+              {stepName(t, step)}
+            </Words>
+            <Words size="note" tone="second">
+              {groundOf(t, step, zoneName)}
+            </Words>
+          </View>
+          <StateTag step={step} />
         </View>
-        <Tag
-          label={
-            step.waitsFor
-              ? t('looks.waitsTag')
-              : due
-                ? t('season.open')
-                : t('season.upcoming', { date: shortDay(step.window.opens) })
-          }
-          tone={due ? 'good' : 'panel'}
-        />
-      </View>
+      ) : null}
       {step.waitsFor ? (
         <Words tone="second">{t('looks.waits', { date: fullDay(step.waitsFor.expected) })}</Words>
       ) : null}
@@ -167,7 +223,9 @@ export function StepCard({
         </View>
       </Provenance>
       {plugs ? (
-        <Words weight="bold">{t('season.plugs', { count: step.total })}</Words>
+        <Words weight="bold">
+          {t('season.plugs', { count: 'total' in step ? step.total : 0 })}
+        </Words>
       ) : (
         lines.map((line) => {
           const product = shelf.herbicide(line.slug);
@@ -261,31 +319,7 @@ export function StepCard({
           onPress={() => setShowExcluded(true)}
         />
       ) : null}
-      <View className="flex-row gap-2">
-        {plugs ? null : (
-          <View className="flex-1">
-            <LinkButton
-              kind={due ? 'main' : 'plain'}
-              testID={`mix-${step.kind}`}
-              label={t(
-                step.kind === 'feed' ||
-                  step.kind === 'seed' ||
-                  (step.kind === 'protect' && step.granular)
-                  ? 'season.spreadCard'
-                  : 'season.mixCard',
-              )}
-              href={`/lawns/${lawnId}/mix/${encodeURIComponent(step.id)}`}
-            />
-          </View>
-        )}
-        <View className="flex-1">
-          <LinkButton
-            kind="plain"
-            label={t('season.record')}
-            href={`/lawns/${lawnId}/record/${encodeURIComponent(step.id)}`}
-          />
-        </View>
-      </View>
+      {due ? null : <JobActions step={step} lawnId={lawnId} />}
       <Sheet
         open={showExcluded}
         title={t('season.excludedTitle')}

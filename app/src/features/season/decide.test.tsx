@@ -8,6 +8,7 @@ import {
   type Lawn,
   type LookStep,
 } from '@alfombra/core';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { i18next } from '@/i18n';
 import { testQuestion } from '@/testdata/testQuestion';
@@ -37,7 +38,11 @@ const need = needOfWork(step.id);
 const put = () => (mockPut.mock.calls.at(-1) as [Lawn])[0].decisions;
 const open = (lawn = question.lawn, of = step) => {
   const { needs } = seasonView({ ...question, lawn }).season;
-  render(<DecideSheet step={of} needs={needs} lawn={lawn} today={today} />);
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <DecideSheet step={of} needs={needs} lawn={lawn} today={today} />
+    </QueryClientProvider>,
+  );
   fireEvent.click(screen.getByText('Another day, or not here'));
 };
 
@@ -148,6 +153,7 @@ it('shows what has to be named or counted first, with the way to it', () => {
         work('measure', 'area'),
         { ...work('sample', 'soil'), opens: addDays(today, 10) },
       ]}
+      zoneIds={new Set([zone.id])}
       today={today}
     />,
   );
@@ -157,6 +163,38 @@ it('shows what has to be named or counted first, with the way to it', () => {
   expect(screen.getByText(`Measure it: the area is a guess · ${zone.name}`)).toBeTruthy();
   expect(screen.getAllByText(/^By Apr 22/)).toHaveLength(4);
   expect(screen.getByText(/^Apr 18.* to May 2/)).toBeTruthy();
+});
+it('notes what was lifted out by hand, is not asked for it again, and asks again once it is taken back', () => {
+  const course = { kind: 'course' as const, needId: need, course: 'hand-removal', on: today };
+  const few = testQuestion({ weeds: [{ weed: 'dandelion', cover: 0.01, growing: true }] });
+  const at = (handDone: Lawn['handDone']) => {
+    const lawn = { ...few.lawn, decisions: { course }, handDone };
+    const { byHand } = seasonView({ ...few, lawn }).season;
+    const pulls = byHand.filter(({ kind }) => kind === 'pull');
+    const { unmount } = render(
+      <FindOutCard
+        lawn={lawn}
+        work={pulls}
+        zoneIds={new Set([question.lawn.zones[0]!.id])}
+        today={today}
+      />,
+    );
+    return { pulls, unmount };
+  };
+  const written = () => (mockPut.mock.calls.at(-1) as [Lawn])[0].handDone;
+  const first = at({});
+  expect(first.pulls.map(({ opens }) => opens)).toEqual([today]);
+  fireEvent.click(screen.getByText('Lifted out'));
+  const done = written();
+  expect(Object.keys(done)).toEqual([first.pulls[0]!.id]);
+  first.unmount();
+  const after = at(done);
+  expect(
+    after.pulls.filter(({ id, opens }) => id === first.pulls[0]!.id || opens <= today),
+  ).toEqual([]);
+  expect(screen.getByText(/^Lifted out on Apr 8, 2026: dandelion/)).toBeTruthy();
+  fireEvent.click(screen.getByText('Take back'));
+  expect(written()).toEqual({});
 });
 it('shows what was decided, and takes it back; what binds no more is gone', () => {
   const decisions = {

@@ -1,5 +1,6 @@
 import {
   decisionKey,
+  FALL_ROUND,
   needOfWork,
   subjectOfWork,
   yearOf,
@@ -64,6 +65,8 @@ const OFFERED: ReadonlySet<string> = new Set([
   'post-emergent',
   'suppress-seasons',
   'kill-and-reseed',
+  'hand-removal',
+  'dig-out',
   'leave',
   'accept',
 ]);
@@ -98,13 +101,15 @@ export const zoneOf = (needId: string): string => (needId.split(':')[2] ?? '').s
 /** What a need is about, in words. */
 export function needName(t: TFunction, needId: string): string {
   const subject = subjectOfWork(needId);
-  if (subject === 'fall-round') return t('stepNames.fallRound');
+  if (subject === FALL_ROUND) return t('stepNames.fallRound');
   const name = t([
     `weed.${subject}`,
     `cause.${subject}`,
     `group.${subject}`,
     `slot.${subject}`,
     `grass.${subject}`,
+    `plan.category.${subject}`,
+    `findOut.subject.${subject}`,
   ]);
   return name.charAt(0).toLocaleUpperCase() + name.slice(1);
 }

@@ -40,7 +40,7 @@ it('words a finding of the checker with its numbers', () => {
 
 it('tells the strip to those who do not see it', () => {
   const soil = view.soil[QUESTION_ZONE]!;
-  render(<SeasonStrip soil={soil} steps={view.season.steps} />);
+  render(<SeasonStrip soil={soil} threads={view.threads} />);
   expect(
     screen.getByRole('img', { name: /Soil temperature over the year: .+ °F on Apr 8/ }),
   ).toBeTruthy();
