@@ -6,6 +6,7 @@ export * from './choice/chooseWalks';
 export * from './choice/exactWalks';
 export * from './program/lawnSeason';
 export * from './program/lookAhead';
+export * from './program/moves';
 export * from './program/plan';
 export * from './program/planSeason';
 export * from './program/rateCard';

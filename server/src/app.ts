@@ -23,6 +23,7 @@ import { DocumentStore } from './documents/store';
 import { openApi } from './http/openApi';
 import { failureHandler, HttpFailure } from './http/failure';
 import { lawnRoutes } from './lawns/routes';
+import { PlanMemory } from './lawns/planMemory';
 import { SeasonKeeper } from './lawns/seasonKeeper';
 import { LawnService } from './lawns/service';
 import { SummaryPool } from './lawns/summaryPool';
@@ -96,6 +97,7 @@ export function createApp(
   const companies = new CompanyService(models, now);
   const sessions = new SessionService(models, now);
   const weather = new WeatherService(models, standInStations);
+  const memory = new PlanMemory(models);
   const seasons = new SeasonKeeper(
     models,
     {
@@ -107,8 +109,9 @@ export function createApp(
     },
     weather,
     new SummaryPool(),
+    memory,
   );
-  const lawns = new LawnService(lawnStore, weather, seasons);
+  const lawns = new LawnService(lawnStore, weather, seasons, memory);
   const photos = new PhotoService(models, photoStore, lawnStore, config.photoBytes);
   const reports = new ReportService(
     models,

@@ -2,8 +2,12 @@ import type { ModelStatic, Sequelize } from 'sequelize';
 import { defineAcceptedWrite, type AcceptedWriteRow } from './documents/acceptedWrite';
 import { defineCompany, type CompanyRow } from './companies/model';
 import {
+  defineLawnPlan,
+  defineLawnRevision,
   defineLawnSeason,
   defineSeasonLease,
+  type LawnPlanRow,
+  type LawnRevisionRow,
   type LawnSeasonRow,
   type SeasonLeaseRow,
 } from './lawns/model';
@@ -43,6 +47,8 @@ export interface Models {
   stationDays: ModelStatic<StationDayRow>;
   stationVersions: ModelStatic<StationVersionRow>;
   lawnSeasons: ModelStatic<LawnSeasonRow>;
+  lawnPlans: ModelStatic<LawnPlanRow>;
+  lawnRevisions: ModelStatic<LawnRevisionRow>;
   seasonLeases: ModelStatic<SeasonLeaseRow>;
 }
 
@@ -68,6 +74,8 @@ export function defineModels(sequelize: Sequelize): Models {
     stationDays: defineStationDay(sequelize),
     stationVersions: defineStationVersion(sequelize),
     lawnSeasons: defineLawnSeason(sequelize),
+    lawnPlans: defineLawnPlan(sequelize),
+    lawnRevisions: defineLawnRevision(sequelize),
     seasonLeases: defineSeasonLease(sequelize),
   };
 }

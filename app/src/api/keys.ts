@@ -10,6 +10,8 @@ export const keys = {
   lawns: ['lawns'] as const,
   lawn: (id: string) => ['lawn', id] as const,
   ofLawn: (id: string, what: LawnPart) => ['lawn', id, what] as const,
+  revisions: (id: string, state: { version: number; today: string }) =>
+    ['lawn', id, 'revisions', state] as const,
   weather: (stationId: string) => ['weather', stationId] as const,
 };
 export type { LawnPart } from '@/state/sync/pendingWrite';

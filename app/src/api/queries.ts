@@ -3,6 +3,7 @@ export * from './company';
 export * from './keys';
 export * from './lawnFile';
 export * from './lawns';
+export * from './revisions';
 export * from './session';
 export * from './signIn';
 export * from './weather';

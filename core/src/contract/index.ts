@@ -4,6 +4,7 @@ export * from './customer';
 export * from './failure';
 export * from './lawn';
 export * from './lawnFile';
+export * from './lawnRevision';
 export * from './lawnSummary';
 export * from './photo';
 export * from './question';

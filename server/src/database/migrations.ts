@@ -215,4 +215,28 @@ export const migrations: readonly Migration[] = [
       });
     },
   },
+  {
+    name: '0006-plans-remembered-and-what-moved-in-them',
+    up: async ({ context }) => {
+      await context.createTable('lawn_plans', {
+        lawn_id: { ...ofLawn.lawn_id, primaryKey: true },
+        company_id: company,
+        day: { type: DataTypes.DATEONLY, allowNull: false },
+        works: { type: DataTypes.JSON, allowNull: false },
+        asked: { type: DataTypes.BLOB('medium'), allowNull: false },
+        code: { type: DataTypes.CHAR(43), allowNull: false },
+        policy: { type: DataTypes.CHAR(43), allowNull: false },
+        ...stamps,
+      });
+      await context.createTable('lawn_revisions', {
+        id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+        lawn_id: ofLawn.lawn_id,
+        company_id: company,
+        day: { type: DataTypes.DATEONLY, allowNull: false },
+        moves: { type: DataTypes.JSON, allowNull: false },
+        ...stamps,
+      });
+      await context.addIndex('lawn_revisions', ['company_id', 'lawn_id', 'id']);
+    },
+  },
 ];

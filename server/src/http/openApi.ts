@@ -7,6 +7,7 @@ import {
   customerSchema,
   failureSchema,
   lawnBodySchema,
+  lawnRevisionSchema,
   lawnSchema,
   lawnSummarySchema,
   photoBodySchema,
@@ -230,6 +231,12 @@ export const endpoints: readonly Endpoint[] = [
     path: '/api/lawns/{id}/weather',
     summary: 'The year at the lawn’s station as it stands today',
     response: weatherBundleSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/lawns/{id}/revisions',
+    summary: 'What moved in the lawn’s plan and what moved it, the newest first',
+    response: z.array(lawnRevisionSchema),
   },
   {
     method: 'put',

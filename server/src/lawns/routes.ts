@@ -26,6 +26,10 @@ export function lawnRoutes(lawns: LawnService, companies: CompanyService): Route
       await lawns.put(whoIs(response).companyId, idOf(request), version, body, writeIdOf(request)),
     );
   });
+  router.get('/:id/revisions', async (request, response) => {
+    const company = await companies.get(whoIs(response).companyId);
+    response.json(await lawns.revisionsOf(company, idOf(request)));
+  });
   router.get('/:id/weather', async (request, response) => {
     const company = await companies.get(whoIs(response).companyId);
     response.json(await lawns.weatherOf(company, idOf(request)));

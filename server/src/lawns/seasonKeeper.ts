@@ -23,6 +23,7 @@ import type { Models } from '../models';
 import type { WeatherService } from '../weather/service';
 import { byLawn } from './byLawn';
 import { codeMark } from './codeMark';
+import type { PlanMarks, PlanMemory } from './planMemory';
 import { summaryOf, type LawnWork } from './summarize';
 import type { SummaryJob, SummaryPool } from './summaryPool';
 
@@ -74,6 +75,7 @@ export class SeasonKeeper {
     private readonly stores: SeasonStores,
     private readonly weather: WeatherService,
     private readonly pool: SummaryPool,
+    private readonly memory: PlanMemory,
   ) {}
 
   /** How far the company's seasons are worked out; all of none when nothing is under way. */
@@ -231,11 +233,33 @@ export class SeasonKeeper {
       if (bundle) bundles.set(stationId, bundle);
     }
     this.progress.set(company.id, { done: 0, total: missing.length });
+    const marks: PlanMarks = { code: this.code, policy: hash([company.policy]) };
+    const then = new Map<string, PlanMarks>();
     await this.pool.run(
       { company, bundles },
       missing,
-      (chunk) => this.jobs(company.id, chunk),
-      async (made, chunk, done) => {
+      async (chunk) => {
+        const remembered = await this.memory.of(
+          company.id,
+          chunk.map(({ id }) => id),
+        );
+        remembered.forEach((memory, id) => then.set(id, memory.marks));
+        return (await this.jobs(company.id, chunk)).map((job) => ({
+          ...job,
+          before: remembered.get(job.file.lawn.id)?.plan ?? null,
+        }));
+      },
+      async (worked, chunk, done) => {
+        const made = worked.map(({ plan: _plan, ...work }) => work);
+        await this.memory.keep(
+          company.id,
+          marks,
+          worked.flatMap(({ plan }, index) => {
+            const { id } = chunk[index] as Wanted;
+            const earlier = then.get(id);
+            return plan ? [{ lawnId: id, plan, ...(earlier ? { then: earlier } : {}) }] : [];
+          }),
+        );
         made.forEach((work, index) => works.set((chunk[index] as Wanted).id, work));
         this.progress.set(company.id, { done, total: missing.length });
         await this.models.lawnSeasons.bulkCreate(

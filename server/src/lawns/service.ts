@@ -3,6 +3,7 @@ import {
   type Company,
   type Lawn,
   type LawnBody,
+  type LawnRevision,
   type SeasonProgress,
   type WeatherBundle,
 } from '@alfombra/core';
@@ -10,6 +11,7 @@ import type { DocumentStore, Stored } from '../documents/store';
 import type { Packed } from '../http/packed';
 import { HttpFailure } from '../http/failure';
 import type { WeatherService } from '../weather/service';
+import type { PlanMemory } from './planMemory';
 import type { SeasonKeeper } from './seasonKeeper';
 
 /** A lawn as it leaves the server; what older rows lack gets its default. */
@@ -24,6 +26,7 @@ export class LawnService {
     readonly lawns: DocumentStore<LawnBody>,
     private readonly weather: WeatherService,
     private readonly seasons: SeasonKeeper,
+    private readonly memory: PlanMemory,
   ) {}
 
   /** Stations that a company's lawns lie at. */
@@ -39,6 +42,14 @@ export class LawnService {
   /** Every lawn's `LawnSummary` with what is due, ready to be sent. */
   summarize(company: Company): Promise<Packed> {
     return this.seasons.list(company);
+  }
+
+  /** What moved in the lawn's plan, the newest first. @throws HttpFailure `not-found` */
+  async revisionsOf(company: Company, lawnId: string): Promise<LawnRevision[]> {
+    await this.lawns.get(company.id, lawnId);
+    // What was written since its season was worked out is worked out first.
+    await this.seasons.list(company);
+    return this.memory.revisions(company.id, lawnId);
   }
 
   /** The lawn's weather on the company's day. */

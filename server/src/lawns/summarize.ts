@@ -12,13 +12,17 @@ import {
   type LawnBody,
   type LawnSummary,
   type ReadingBody,
+  type Season,
   type SoilSampleBody,
   type SoilSeason,
   type VisitBody,
   type WeatherBundle,
 } from '@alfombra/core';
 import {
-  lawnSeason,
+  lawnSeasonInput,
+  movesSince,
+  planSeason,
+  plannedWorks,
   riskOfLawn,
   scoutAlerts,
   withSightings,
@@ -27,7 +31,10 @@ import {
   decidedIn,
   protectionOf,
   questionOf,
+  type PlannedWork,
+  type PlannerQuestion,
   type Protection,
+  type WorkMove,
 } from '@alfombra/core/planning';
 import type { Stored } from '../documents/store';
 import { standInLaboratory, withReport } from '../standins/soilLaboratory';
@@ -39,6 +46,20 @@ export interface LawnFile {
   records: Stored<ApplicationRecordBody>[];
   readings: Stored<ReadingBody>[];
   samples: Stored<SoilSampleBody>[];
+}
+
+/** A question about a lawn but for its day, its weather and its company: small enough to be remembered. */
+export interface AskedThen extends Omit<PlannerQuestion['request'], 'today' | 'policy'> {
+  readings: PlannerQuestion['readings'];
+  records: PlannerQuestion['records'];
+  history: [string, string[]][];
+}
+
+/** A plan as it was worked out on a day, with what it was worked out from. */
+export interface RememberedPlan {
+  day: Company['today'];
+  works: PlannedWork[];
+  asked: AskedThen;
 }
 
 const MOST_LETTERS = 200;
@@ -70,6 +91,8 @@ export interface LawnWork {
   summary: Omit<LawnSummary, 'scout' | 'sightings'>;
   risks: Omit<RiskMark, 'sighted'>[];
   lawn: Omit<Parameters<typeof scoutAlerts>[1], 'today'>;
+  /** What is remembered until the next time, and what moved since the last; not of a lawn that nobody has measured. */
+  plan?: RememberedPlan & { moves: WorkMove[] };
 }
 
 /** The row of the list, with what was confirmed at its station lately. */
@@ -90,13 +113,15 @@ export function summaryOf(
 
 /**
  * A lawn with what is due on the company's day.
- * @param sharedSoil soil seasons of the station by site, kept from lawn to lawn; `lawnSeason` fills it
+ * @param sharedSoil soil seasons of the station by site, kept from lawn to lawn; it is added to
+ * @param before the plan that was worked out the last time
  */
 export function workOut(
   company: Company,
   file: LawnFile,
   weather: WeatherBundle,
   sharedSoil: Map<string, SoilSeason> = new Map(),
+  before: RememberedPlan | null = null,
 ): LawnWork {
   const { id } = file.lawn;
   const body = lawnBodySchema.parse(file.lawn.body);
@@ -139,14 +164,9 @@ export function workOut(
       withReport(standInLaboratory, sample, company.today),
     ),
   });
-  const { season, soil } = lawnSeason(
-    question.request,
-    weather,
-    question.readings,
-    question.records,
-    question.history,
-    sharedSoil,
-  );
+  const input = inputOf(question, weather, sharedSoil);
+  const season = planSeason(input);
+  const { soil } = input;
   const zoneName = (id: string) => body.zones.find((zone) => zone.id === id)?.name ?? '';
   const upcoming = season.steps.find(({ state, offer }) => state === 'upcoming' && !offer);
   const areas = body.zones.map((zone) => zoneArea(zone));
@@ -181,7 +201,43 @@ export function workOut(
       ({ problem, worst, host }) => ({ problem, worst, host }),
     ),
     lawn,
+    plan: planned(company, question, season, weather, sharedSoil, before),
   };
+}
+
+const inputOf = (
+  { request, readings, records, history }: PlannerQuestion,
+  weather: WeatherBundle,
+  sharedSoil: Map<string, SoilSeason>,
+) => lawnSeasonInput(request, weather, readings, records, history, sharedSoil);
+
+/** What is remembered of a plan, and what moved in it since the last. */
+function planned(
+  { today, policy }: Company,
+  { request, readings, records, history }: PlannerQuestion,
+  season: Season,
+  weather: WeatherBundle,
+  sharedSoil: Map<string, SoilSeason>,
+  before: RememberedPlan | null,
+): NonNullable<LawnWork['plan']> {
+  const { today: _today, policy: _policy, ...rest } = request;
+  const asked: AskedThen = { ...rest, readings, records, history: [...history] };
+  const works = plannedWorks(season);
+  const ask = (question: AskedThen): PlannedWork[] => {
+    if (question === asked) return works;
+    const { readings: read, records: done, history: known, ...of } = question;
+    const then = {
+      request: { ...of, today, policy },
+      readings: read,
+      records: done,
+      history: new Map(known),
+    };
+    return plannedWorks(planSeason(inputOf(then, weather, sharedSoil)));
+  };
+  const moves = before
+    ? movesSince(before.works, before.asked, asked, ask, [before.day, today])
+    : [];
+  return { day: today, works, asked, moves };
 }
 
 /** What was done against each cause over the lawn: lapsed in one zone is lapsed. */

@@ -5,7 +5,13 @@ import type { Company, SoilSeason, WeatherBundle } from '@alfombra/core';
 import { z } from 'zod';
 import { badInput } from '../http/failure';
 import { askThread, startThread } from '../threads/thread';
-import { faultyWork, workOut, type LawnFile, type LawnWork } from './summarize';
+import {
+  faultyWork,
+  workOut,
+  type LawnFile,
+  type LawnWork,
+  type RememberedPlan,
+} from './summarize';
 
 /** What holds for every lawn of one working out. */
 export interface SummaryContext {
@@ -16,6 +22,8 @@ export interface SummaryContext {
 export interface SummaryJob {
   file: LawnFile;
   stationId: string;
+  /** The plan of the last time, where there was one. */
+  before?: RememberedPlan | null;
 }
 
 /** What a thread is handed: the context only where it has another one. */
@@ -36,13 +44,13 @@ const ENTRY = new URL('./summaryWorker.ts', import.meta.url);
 /** Works out a lawn; one of these for each context, since it keeps the soil of each site. */
 export function worker({ company, bundles }: SummaryContext): (job: SummaryJob) => LawnWork {
   const soil = new Map<string, Map<string, SoilSeason>>();
-  return ({ file, stationId }) => {
+  return ({ file, stationId, before }) => {
     const shared = soil.get(stationId) ?? new Map<string, SoilSeason>();
     soil.set(stationId, shared);
     const bundle = bundles.get(stationId);
     if (!bundle) return faultyWork(file, 'There is no such weather station.');
     try {
-      const work = workOut(company, file, bundle, shared);
+      const work = workOut(company, file, bundle, shared, before);
       // What is no number on the wire would take the whole list down on the phone.
       return Number.isFinite(work.summary.areaFt2) ? work : faultyWork(file, 'It has no area.');
     } catch (error) {

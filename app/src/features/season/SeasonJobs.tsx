@@ -25,6 +25,7 @@ import { FindOutCard } from './FindOutCard';
 import { HeatCard } from './HeatCard';
 import { JobLine, LookLine } from './JobLine';
 import { LookCard } from './LookCard';
+import { MovedCard } from './MovedCard';
 import { NotPlanned } from './NotPlanned';
 import { areaDoubt } from './productWords';
 import { SeasonLoom } from './SeasonLoom';
@@ -145,6 +146,7 @@ export function SeasonJobs({
           onPick={setOpened}
         />
       ) : null}
+      <MovedCard lawn={lawn} zoneIds={zoneIds} today={today} />
       <DecidedCard
         lawn={lawn}
         steps={steps}

@@ -1,0 +1,75 @@
+import '@/i18n/deepWords';
+import type { LawnRevision } from '@alfombra/core';
+import { fireEvent, render, screen } from '@testing-library/react';
+import { useSeenStore } from '@/state/seenStore';
+import { QUESTION_ZONE, testQuestion } from '@/testdata/testQuestion';
+import { MovedCard, movesOf } from './MovedCard';
+
+let mockRevisions: LawnRevision[] = [];
+jest.mock('@/api/queries', () => ({ useRevisions: () => ({ data: mockRevisions }) }));
+
+const { lawn, company } = testQuestion();
+const work = (zone = QUESTION_ZONE) => `prevent:crabgrass:${zone}:2026/lay/1`;
+const revision = (
+  id: number,
+  move: Partial<LawnRevision['moves'][number]>,
+  day = company.today,
+): LawnRevision => ({
+  id,
+  day,
+  moves: [
+    {
+      works: [work()],
+      kind: 'prevent',
+      from: '2026-04-09' as never,
+      to: '2026-04-15' as never,
+      cause: 'day',
+      ...move,
+    },
+  ],
+});
+const zones = new Set([QUESTION_ZONE]);
+const show = () => render(<MovedCard lawn={lawn} zoneIds={zones} today={company.today} />);
+
+it('makes one move of several, and none of what came back', () => {
+  const on = revision(1, {});
+  const back = revision(2, { from: '2026-04-15' as never, to: '2026-04-09' as never });
+  const far = revision(2, {
+    from: '2026-04-15' as never,
+    to: '2026-04-22' as never,
+    cause: 'readings',
+  });
+  expect(movesOf([back, on], zones)).toEqual([]);
+  expect(movesOf([far, on], zones)).toMatchObject([
+    { from: '2026-04-09', to: '2026-04-22', cause: 'readings' },
+  ]);
+  // Of other zones it says nothing.
+  expect(movesOf([on], new Set(['other']))).toEqual([]);
+});
+
+it('says what moved and why, until it has been seen', () => {
+  mockRevisions = [revision(7, {})];
+  const { unmount } = show();
+  expect(screen.getByText('Prevent crabgrass: Apr 9 → Apr 15')).toBeTruthy();
+  expect(screen.getByText(/Because of the weather, and the days that came\./)).toBeTruthy();
+  fireEvent.click(screen.getByText('Seen'));
+  expect(useSeenStore.getState().seen).toEqual({ [lawn.id]: 7 });
+  expect(screen.queryByText(/Moved since/)).toBeNull();
+  unmount();
+  mockRevisions = [
+    revision(8, { from: null, products: ['dithiopyr'], cause: 'decisions' }),
+    ...mockRevisions,
+  ];
+  show();
+  expect(screen.getByText('Prevent crabgrass: comes in on Apr 15, now dithiopyr')).toBeTruthy();
+});
+
+it.each([
+  ['2026-03-25', 1],
+  ['2026-03-24', 0],
+])('is news to who has never looked for two weeks: of %s', (day, count) => {
+  useSeenStore.setState({ seen: {} });
+  mockRevisions = [revision(1, {}, day as never)];
+  show();
+  expect(screen.queryAllByText(/Moved since/)).toHaveLength(count);
+});

@@ -1,0 +1,24 @@
+import { z } from 'zod';
+import { localDateSchema } from '../weather/dailyWeather';
+
+/** Work for one thing that came to lie on another day, or came or went, with the one input that did it. */
+const workMoveSchema = z.object({
+  works: z.array(z.string()),
+  kind: z.enum(['prevent', 'control', 'protect', 'feed', 'seed', 'look-again']),
+  from: localDateSchema.nullable(),
+  to: localDateSchema.nullable(),
+  /** What it puts down now, where that is something else. */
+  products: z.array(z.string()).optional(),
+  /** It puts down more or less of the same. */
+  amount: z.literal(true).optional(),
+  cause: z.string(),
+});
+
+/** A change of a lawn's plan that somebody would care about. */
+export const lawnRevisionSchema = z.object({
+  /** Grows from one to the next. */
+  id: z.number().int(),
+  day: localDateSchema,
+  moves: z.array(workMoveSchema),
+});
+export type LawnRevision = z.infer<typeof lawnRevisionSchema>;
