@@ -82,6 +82,7 @@ describe('ground, shelf and kerb, phone', { concurrency: 1 }, () => {
 
   it('sets ways to do a step side by side', async () => {
     await page.goto(`${ADDRESS}${LARKSPUR}/season`);
+    await id('step-control').click();
     await id('open-choices').click();
     assert.match(await id('choice-cheapest').innerText(), /% expected/);
   });

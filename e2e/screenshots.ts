@@ -17,6 +17,8 @@ async function signIn(page: Page): Promise<void> {
 }
 
 async function take(page: Page, name: string): Promise<void> {
+  // Parts of a screen may still be fetched.
+  await page.waitForLoadState('networkidle');
   await page.waitForTimeout(700);
   await page.screenshot({ path: join(FOLDER, `${name}.png`) });
 }
@@ -77,12 +79,14 @@ try {
     await page.getByTestId('step-prevent').waitFor();
     if (size === 'phone') {
       await take(page, 'season-phone');
+      await page.getByTestId('step-control').first().click();
       await page.getByTestId('open-choices').first().click();
       await page.getByTestId('together-cheapest').waitFor();
       await take(page, 'choices-phone');
       await page.getByRole('button', { name: 'Close' }).click();
     }
     if (size === 'wide') {
+      await take(page, 'season-wide');
       await page.getByRole('tab', { name: 'Soil and water' }).click();
       await page.getByTestId('year-chart').waitFor();
       await take(page, 'ground-wide');
@@ -103,8 +107,6 @@ try {
       await take(page, 'shelf-phone');
       await page.goto(`${ADDRESS}/today`);
       await take(page, 'today-phone');
-      await page.goto(`${ADDRESS}/guide/chinch-bug`);
-      await take(page, 'guide-phone');
       await page.goto(`${ADDRESS}${LARKSPUR}/key`);
       await page.getByRole('button', { name: 'Seed head' }).first().click();
       await page.getByTestId('state-fingers-from-one-point').waitFor();

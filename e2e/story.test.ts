@@ -195,7 +195,8 @@ for (const [size, viewport] of [
       await id('step-control').waitFor();
       await id('step-feed').waitFor();
       assert.equal(await page.getByTestId('step-seed').count(), 0);
-      const prevent = await id('step-prevent').innerText();
+      await id('step-prevent').click();
+      const prevent = await id('job-prevent').innerText();
       for (const part of [
         /opens/,
         /best/,

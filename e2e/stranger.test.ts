@@ -147,6 +147,31 @@ for (const [size, viewport, touch] of [
       const at = [area.x + area.width / 2 + dx, area.y + dy] as const;
       await (touch ? page.touchscreen.tap(...at) : page.mouse.click(...at));
     };
+    /** Drags by a finger or the mouse, some px to the right. */
+    const drag = async (target: Locator, by: number) => {
+      count();
+      await target.scrollIntoViewIfNeeded();
+      const area = (await target.boundingBox())!;
+      const [x, y] = [area.x + area.width / 2, area.y + area.height / 2];
+      const steps = Array.from({ length: 8 }, (_, index) => x + (by * (index + 1)) / 8);
+      if (!touch) {
+        await page.mouse.move(x, y);
+        await page.mouse.down();
+        for (const step of steps) await page.mouse.move(step, y);
+        await page.mouse.up();
+        return;
+      }
+      const hand = await context.newCDPSession(page);
+      const send = (type: 'touchStart' | 'touchMove' | 'touchEnd', at: number[]) =>
+        hand.send('Input.dispatchTouchEvent', {
+          type,
+          touchPoints: at.map((px) => ({ x: px, y })),
+        });
+      await send('touchStart', [x]);
+      for (const step of steps) await send('touchMove', [step]);
+      await send('touchEnd', []);
+      await hand.detach();
+    };
     const reload = async () => {
       const path = new URL(page.url()).pathname.replace(lawn, '').replace(/^\//, '');
       const own = path.replace(/^zone\/.*/, 'zone/[zone]');
@@ -617,14 +642,14 @@ for (const [size, viewport, touch] of [
           await page.reload();
           await button('All');
         };
-        const decide = () =>
-          press(
-            shown(page.getByText(/^Control dandelion/)).locator(
-              'xpath=following::*[@role="button" or self::button][normalize-space()="Another day, or not here"][1]',
-            ),
-          );
+        const decide = async () => {
+          const line = page.getByRole('button', { name: /Control dandelion/, expanded: false });
+          if ((await line.count()) > 0) await press(line);
+          await button('Another day, or not here');
+        };
         await page.goto(`${ADDRESS}${lawn}/season`);
         await button('All');
+        await sees(/^Control dandelion/);
         await decide();
         const day = shown(page.getByLabel('Day', { exact: true }));
         const later = new Date(Date.parse(await day.inputValue()) + 4 * 86_400_000);
@@ -650,6 +675,58 @@ for (const [size, viewport, touch] of [
         assert.equal(await page.getByText(/^Control dandelion/).count(), 0);
         await button('Take back');
         await sees(/^Control dandelion/);
+      });
+    });
+
+    step('drags a job to another day, hears what the judge says, and keeps it there', async () => {
+      await extra(async () => {
+        await page.goto(`${ADDRESS}${lawn}/season`);
+        await button('All');
+        const knot = page.getByRole('slider', { name: /^Feed: Feeding/ }).last();
+        await knot.waitFor();
+        const was = await knot.getAttribute('aria-valuetext');
+        await drag(knot, 24);
+        await sees(/ instead of /);
+        await sees(/^(The judge has nothing against this day\.|over a limit|look twice)/);
+        await sees(/^(Nothing else moves\.|.* → )/);
+        await button('Put it back');
+        assert.equal(await knot.getAttribute('aria-valuetext'), was);
+        await drag(knot, 24);
+        const tried = (await knot.getAttribute('aria-valuetext')) ?? '';
+        assert.notEqual(tried, was);
+        await button('Keep this day');
+        await sees('Set by hand');
+        await page.waitForTimeout(300);
+        await page.reload();
+        await button('All');
+        await sees(`Stays on ${tried}`);
+        await button('Take back');
+        await page.getByText('Set by hand', { exact: true }).first().waitFor({ state: 'detached' });
+      });
+    });
+
+    step('agrees to some services, and is offered the rest', async () => {
+      await extra(async () => {
+        const feeding = async (who: string) => {
+          await page.goto(`${ADDRESS}${lawn}/property`);
+          await choose('Sold', 'Some services, or some months');
+          await shown(page.getByLabel('Feeding', { exact: true })).selectOption({ label: who });
+          await button('Save');
+          await page.waitForURL(`**${lawn}`);
+          await page.goto(`${ADDRESS}${lawn}/season`);
+          await button('All');
+        };
+        await feeding('Not bought: only an offer');
+        await sees('Not agreed: to offer');
+        await page.waitForTimeout(300);
+        await page.reload();
+        await button('All');
+        await sees('Not agreed: to offer');
+        assert.equal(await page.getByRole('link', { name: 'Spreader card' }).count(), 0);
+        await feeding('The customer does it');
+        await sees('The customer does it');
+        await feeding('We do it');
+        await shown(page.getByRole('link', { name: 'Spreader card' })).waitFor();
       });
     });
 

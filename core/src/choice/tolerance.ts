@@ -11,8 +11,6 @@ import type { ShelfFertilizer, ShelfHerbicide, ShelfTreatment } from '../product
 
 const severity = (rating: Tolerance): number => TOLERANCE_RATINGS.indexOf(rating);
 
-const worseOf = (a: Tolerance, b: Tolerance): Tolerance => (severity(b) > severity(a) ? b : a);
-
 /**
  * How one grass takes a product while conditions hold: the base rating, replaced by each override
  * whose condition holds, in table order. A grass without a column is not on the label.
@@ -46,7 +44,7 @@ export function standTolerance(
     (worst, species) => {
       const rating = tolerance(product, species, conditions);
       return worst.species === null || severity(rating) > severity(worst.rating)
-        ? { rating: worst.species === null ? rating : worseOf(worst.rating, rating), species }
+        ? { rating, species }
         : worst;
     },
     { rating: 'safe', species: null },

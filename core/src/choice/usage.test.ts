@@ -57,6 +57,72 @@ it('counts applications and days between them, before and after', () => {
   expect(rules(usage, prodiamine, 8, '2026-09-01')).toEqual(['R14-year-count', 'R14-active-count']);
 });
 
+it('counts the uses of the year alone, and the days to the nearest of several', () => {
+  const usage = Usage.of(
+    [record('prodiamine', 8, '2025-03-01'), record('prodiamine', 8, '2025-05-15')],
+    LIBRARY,
+  );
+  expect(usage.isEmpty).toBe(false);
+  expect(rules(usage, prodiamine, 8, '2026-03-01')).toEqual([]);
+  expect(usage.refusals(prodiamine, 8, localDate('2025-10-01'))[0]).toEqual({
+    rule: 'R14-year-count',
+    inputs: { used: 2, max: 2 },
+  });
+  const near = usage.refusals(prodiamine, 8, localDate('2025-05-20'));
+  expect(near.find(({ rule }) => rule === 'R15-interval')!.inputs.days).toBe(5);
+  const left = usage.leftOf(prodiamine, localDate('2025-10-01'));
+  expect([left.amount.toFixed(6), left.count]).toEqual(['20.800000', 0]);
+  expect(usage.leftOf(prodiamine, localDate('2026-10-01'))).toEqual({ amount: 36.8, count: 2 });
+});
+
+describe('turns of a mode of action (R16: two in a year, two years running)', () => {
+  const amine = product('24d-amine');
+  const [group] = amine.hrac as [string];
+  const other = product('mesotrione');
+  const premix = product('threeway-amine');
+  const used = (...uses: [ShelfHerbicide, string, string[]][]) => {
+    const usage = new Usage();
+    uses.forEach(([what, date, weeds]) => usage.add(what, 1, localDate(date), weeds));
+    return (weeds: string[], date = '2026-05-01') =>
+      usage.groupTurns(group, weeds, localDate(date));
+  };
+  it('are taken by days, of that year, against those weeds, by whatever holds the mode', () => {
+    expect(used()(['dandelion'])).toBe(2);
+    const one = used([amine, '2026-04-01', ['dandelion', 'white-clover']]);
+    expect([one(['dandelion']), one(['henbit']), one(['white-clover', 'henbit'])]).toEqual([
+      1, 2, 1,
+    ]);
+    expect(one(['dandelion'], '2027-05-01')).toBe(2);
+    const sameDay = used(
+      [amine, '2026-04-01', ['dandelion']],
+      [premix, '2026-04-01', ['dandelion']],
+    );
+    expect(sameDay(['dandelion'])).toBe(1);
+    const three = used(
+      [amine, '2026-03-01', ['dandelion']],
+      [premix, '2026-04-01', ['dandelion']],
+      [amine, '2026-09-01', ['dandelion']],
+    );
+    expect(three(['dandelion'])).toBe(0);
+    expect(used([other, '2026-04-01', ['dandelion']])(['dandelion'])).toBe(2);
+    // Nobody said what it was meant for.
+    expect(used([amine, '2026-04-01', []])(['dandelion'])).toBe(2);
+  });
+  it('are gone after it was alone in both years before, and not after one, or beside another', () => {
+    const alone: [ShelfHerbicide, string, string[]][] = [
+      [amine, '2024-05-01', ['dandelion']],
+      [amine, '2025-05-01', ['dandelion']],
+    ];
+    expect(used(...alone)(['dandelion'])).toBe(0);
+    expect(used(alone[0]!)(['dandelion'])).toBe(2);
+    expect(used(alone[1]!)(['dandelion'])).toBe(2);
+    expect(used(...alone, [other, '2025-09-01', ['dandelion']])(['dandelion'])).toBe(2);
+    expect(used(...alone, [other, '2025-09-01', ['henbit']])(['dandelion'])).toBe(0);
+    // Two years ahead are no years running.
+    expect(used(...alone)(['dandelion'], '2023-05-01')).toBe(2);
+  });
+});
+
 it('begins anew with the year, but not within half a year, nor the interval', () => {
   const usage = Usage.of([record('prodiamine', 36.8, '2026-12-01')], LIBRARY);
   expect(rules(usage, prodiamine, 36.8, '2027-05-30')).toEqual([]);

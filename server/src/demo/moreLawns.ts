@@ -1,13 +1,16 @@
 import {
   lawnBodySchema,
   seededRandom,
+  SERVICES,
   type GrassSlug,
+  type LawnBody,
   type Point,
   type Region,
   type VisitBody,
 } from '@alfombra/core';
 import { tapeOutline } from '@alfombra/core/measuring';
 import { demoId, STATIONS, type DemoLawn } from './company';
+import { pastOf } from './past';
 
 /** Index from which these lawns count on, so that their ids never meet the written-out ones. */
 const FIRST_INDEX = 20;
@@ -310,16 +313,25 @@ function build(number: number): DemoLawn {
       note,
     },
   });
+  const { records, looks: seen } = pastOf(body, id, { number, index });
   return {
     id,
-    body,
+    body: { ...body, looks: seen, agreement: agreementOf(number) },
     visits: [
       visit(1, '2025-10-14', kind.fall, 'Fall walk.'),
       visit(2, '2026-03-20', kind.spring, 'Spring walk; edges measured.'),
     ],
-    records: [],
+    records,
     probed: number % 2 === 0,
   };
+}
+
+/** Most have bought whatever their lawn needs; some a part of it, some feed it themselves. */
+function agreementOf(number: number): LawnBody['agreement'] {
+  const bought = SERVICES.filter((service) => service !== 'renovation' && service !== 'seeding');
+  if (number % 6 === 1) return { services: bought, doneBy: {} };
+  if (number % 8 === 2) return { services: bought, doneBy: { feeding: 'customer' } };
+  return null;
 }
 
 const MORE = 30;

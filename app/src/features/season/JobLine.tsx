@@ -2,7 +2,7 @@ import { isDue, type LocalDate, type StepKind, type WorkStep } from '@alfombra/c
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Pressable, View } from 'react-native';
-import { KnotGlyph, shortDay, Words } from '@/ui';
+import { KnotGlyph, shortDay, Tag, Words } from '@/ui';
 import { groundOf, JobActions, StateTag } from './StepCard';
 import { stepName } from './stepName';
 
@@ -81,7 +81,12 @@ export function JobLine({
       kind={step.kind}
       name={stepName(t, step)}
       ground={groundOf(t, step, zoneName)}
-      aside={<StateTag step={step} />}
+      aside={
+        <>
+          {step.pinned ? <Tag label={t('decided.tag')} tone="cool" /> : null}
+          <StateTag step={step} />
+        </>
+      }
       open={open}
       onPress={onPress}
       testID={`step-${step.kind}`}
@@ -123,7 +128,7 @@ export function LookLine({
       aside={aside}
       open={open}
       onPress={onPress}
-      testID="step-look-again"
+      testID="look-line"
     >
       {children ? <View className="pb-3">{children}</View> : null}
     </Line>

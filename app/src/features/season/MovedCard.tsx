@@ -1,11 +1,12 @@
 import {
-  daysBetween,
   needOfWork,
+  subjectOfWork,
   type Lawn,
   type LawnRevision,
   type LocalDate,
 } from '@alfombra/core';
 import type { TFunction } from 'i18next';
+import { useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useRevisions } from '@/api/queries';
 import { useSeenStore } from '@/state/seenStore';
@@ -36,26 +37,27 @@ function how(t: TFunction, { from, to, products, amount }: Move): string {
     .join(', ');
 }
 
-/** Days after which a change is no news to who has never looked. */
-const NEWS_DAYS = 14;
-
 /**
  * Changes as one: each piece of work from where it lay first to where it lies now, with what moved it last; without
- * what lies where it lay.
+ * what lies where it lay. Of several zones alike it is told once.
  * @param revisions the newest first
  */
 export function movesOf(revisions: readonly LawnRevision[], zoneIds: ReadonlySet<string>): Move[] {
-  const moves = new Map<string, Move>();
+  const byWork = new Map<string, Move>();
   for (const move of revisions.toReversed().flatMap((revision) => revision.moves)) {
-    const works = move.works.filter((work) => zoneIds.has(zoneOf(needOfWork(work))));
-    if (works.length === 0) continue;
-    const key = works.join();
-    const first = moves.get(key);
-    moves.set(key, { ...move, works, from: first ? first.from : move.from });
+    for (const work of move.works) {
+      if (!zoneIds.has(zoneOf(needOfWork(work)))) continue;
+      const { from } = byWork.get(work) ?? move;
+      byWork.set(work, { ...move, works: [work], from });
+    }
   }
-  return [...moves.values()].filter(
-    ({ from, to, products, amount }) => from !== to || products !== undefined || amount === true,
-  );
+  const told = new Map<string, Move>();
+  for (const [work, { works: _works, ...move }] of byWork) {
+    if (move.from === move.to && !move.products && !move.amount) continue;
+    const key = JSON.stringify([subjectOfWork(work), move]);
+    told.set(key, { ...move, works: [...(told.get(key)?.works ?? []), work] });
+  }
+  return [...told.values()];
 }
 
 /** What moved in the plan since somebody last looked, each with what moved it; nothing where nothing did. */
@@ -70,14 +72,16 @@ export function MovedCard({
 }) {
   const { t } = useTranslation();
   const { seen, see } = useSeenStore();
-  const { data = [] } = useRevisions(lawn.id, { version: lawn.version, today });
+  const { data } = useRevisions(lawn.id, { version: lawn.version, today });
   const last = seen[lawn.id];
-  const news = data.filter(({ id, day }) =>
-    last === undefined ? daysBetween(day, today) <= NEWS_DAYS : id > last,
-  );
+  const newest = data ? (data[0]?.id ?? 0) : null;
+  // Who looks for the first time has missed nothing.
+  useEffect(() => {
+    if (last === undefined && newest !== null) see(lawn.id, newest);
+  }, [last, newest, lawn.id, see]);
+  const news = last === undefined ? [] : (data ?? []).filter(({ id }) => id > last);
   const moves = movesOf(news, zoneIds);
-  const newest = data[0];
-  if (moves.length === 0 || !newest) return null;
+  if (moves.length === 0 || newest === null) return null;
   return (
     <Card tone="caution" testID="moved">
       <Title>{t('moved.title')}</Title>
@@ -89,7 +93,7 @@ export function MovedCard({
           {t('moved.because', { cause: t(`moved.cause.${move.cause}`) })}
         </Words>
       ))}
-      <Button kind="plain" label={t('moved.seen')} onPress={() => see(lawn.id, newest.id)} />
+      <Button kind="plain" label={t('moved.seen')} onPress={() => see(lawn.id, newest)} />
     </Card>
   );
 }

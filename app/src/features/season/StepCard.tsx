@@ -185,7 +185,7 @@ export function StepCard({
         : [];
   const plugs = arePlugs(step);
   return (
-    <Card testID={`step-${step.kind}`}>
+    <Card testID={`job-${step.kind}`}>
       {head ? (
         <View className="flex-row items-start gap-3">
           <KnotGlyph kind={step.kind} size={34} />
@@ -197,13 +197,15 @@ export function StepCard({
               {groundOf(t, step, zoneName)}
             </Words>
           </View>
-          <StateTag step={step} />
+          <View className="items-end gap-1">
+            {step.pinned ? <Tag label={t('decided.tag')} tone="cool" /> : null}
+            <StateTag step={step} />
+          </View>
         </View>
       ) : null}
       {step.waitsFor ? (
         <Words tone="second">{t('looks.waits', { date: fullDay(step.waitsFor.expected) })}</Words>
       ) : null}
-      {step.pinned ? <Tag label={t('decided.tag')} tone="cool" /> : null}
       <Provenance
         title={t('season.windowTitle')}
         lines={windowLines(t, step)}

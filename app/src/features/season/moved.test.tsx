@@ -10,13 +10,9 @@ jest.mock('@/api/queries', () => ({ useRevisions: () => ({ data: mockRevisions }
 
 const { lawn, company } = testQuestion();
 const work = (zone = QUESTION_ZONE) => `prevent:crabgrass:${zone}:2026/lay/1`;
-const revision = (
-  id: number,
-  move: Partial<LawnRevision['moves'][number]>,
-  day = company.today,
-): LawnRevision => ({
+const revision = (id: number, move: Partial<LawnRevision['moves'][number]>): LawnRevision => ({
   id,
-  day,
+  day: company.today,
   moves: [
     {
       works: [work()],
@@ -48,6 +44,7 @@ it('makes one move of several, and none of what came back', () => {
 });
 
 it('says what moved and why, until it has been seen', () => {
+  useSeenStore.setState({ seen: { [lawn.id]: 6 } });
   mockRevisions = [revision(7, {})];
   const { unmount } = show();
   expect(screen.getByText('Prevent crabgrass: Apr 9 → Apr 15')).toBeTruthy();
@@ -64,12 +61,29 @@ it('says what moved and why, until it has been seen', () => {
   expect(screen.getByText('Prevent crabgrass: comes in on Apr 15, now dithiopyr')).toBeTruthy();
 });
 
-it.each([
-  ['2026-03-25', 1],
-  ['2026-03-24', 0],
-])('is news to who has never looked for two weeks: of %s', (day, count) => {
+it('is no news to who looks for the first time, and what comes later is', () => {
   useSeenStore.setState({ seen: {} });
-  mockRevisions = [revision(1, {}, day as never)];
+  mockRevisions = [revision(3, {})];
+  const { unmount } = show();
+  expect(screen.queryByText(/Moved since/)).toBeNull();
+  expect(useSeenStore.getState().seen).toEqual({ [lawn.id]: 3 });
+  unmount();
+  mockRevisions = [revision(4, {}), ...mockRevisions];
   show();
-  expect(screen.queryAllByText(/Moved since/)).toHaveLength(count);
+  expect(screen.getByText(/Moved since/)).toBeTruthy();
+});
+
+it('tells of zones alike once, and of work that went on in one zone by itself', () => {
+  const both = revision(1, { works: [work('a'), work('b')] });
+  const one = revision(2, {
+    works: [work('a')],
+    from: '2026-04-15' as never,
+    to: '2026-04-30' as never,
+  });
+  const places = new Set(['a', 'b']);
+  expect(movesOf([both], places).map(({ works }) => works.length)).toEqual([2]);
+  expect(movesOf([one, both], places).map(({ works, to }) => [works.length, to])).toEqual([
+    [1, '2026-04-30'],
+    [1, '2026-04-15'],
+  ]);
 });
