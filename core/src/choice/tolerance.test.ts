@@ -1,6 +1,6 @@
 /** How grasses take products: the ratings are the library's own (labels and handbooks, see its data). */
 import { toleranceOverrides, type GrassSlug, type ToleranceCondition } from '../knowledge';
-import { LIBRARY, shelfOf, type ShelfHerbicide } from '../products';
+import { LIBRARY, type ShelfHerbicide } from '../products';
 import {
   hasLadder,
   rateCap,
