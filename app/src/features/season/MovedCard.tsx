@@ -4,6 +4,7 @@ import {
   type Lawn,
   type LawnRevision,
   type LocalDate,
+  type Season,
 } from '@alfombra/core';
 import type { TFunction } from 'i18next';
 import { useEffect } from 'react';
@@ -11,7 +12,7 @@ import { useTranslation } from 'react-i18next';
 import { useRevisions } from '@/api/queries';
 import { useSeenStore } from '@/state/seenStore';
 import { Button, Card, shortDay, Title, Words } from '@/ui';
-import { needName, zoneOf } from './decisions';
+import { needIdOf, needName, zoneOf } from './decisions';
 
 type Move = LawnRevision['moves'][number];
 
@@ -35,6 +36,27 @@ function how(t: TFunction, { from, to, products, amount }: Move): string {
   ]
     .filter(Boolean)
     .join(', ');
+}
+
+/** What somebody said about a need is told beside it already; that its work then moves is no news. */
+const saidOf = ({ decisions, looks }: Lawn): ReadonlySet<string> =>
+  new Set([
+    ...Object.values(decisions).map(needIdOf),
+    ...Object.values(looks).map(({ needId }) => needId),
+  ]);
+const SAID: ReadonlySet<string> = new Set(['decisions', 'looks']);
+
+/** Moves that are so now, of what nobody has just decided: the phone may know more than the server did. */
+export function newsOf(moves: readonly Move[], lawn: Lawn, steps: Season['steps']): Move[] {
+  const said = saidOf(lawn);
+  const lies = new Map(
+    steps.flatMap(({ serves, window }) => serves.map((work) => [work, window.best] as const)),
+  );
+  return moves.filter(
+    ({ works, to, cause }) =>
+      works.every((work) => (lies.get(work) ?? null) === to) &&
+      !(SAID.has(cause) && works.every((work) => said.has(needOfWork(work)))),
+  );
 }
 
 /**
@@ -63,10 +85,13 @@ export function movesOf(revisions: readonly LawnRevision[], zoneIds: ReadonlySet
 /** What moved in the plan since somebody last looked, each with what moved it; nothing where nothing did. */
 export function MovedCard({
   lawn,
+  steps,
   zoneIds,
   today,
 }: {
   lawn: Lawn;
+  /** The season as it is worked out here. */
+  steps: Season['steps'];
   zoneIds: ReadonlySet<string>;
   today: LocalDate;
 }) {
@@ -80,7 +105,7 @@ export function MovedCard({
     if (last === undefined && newest !== null) see(lawn.id, newest);
   }, [last, newest, lawn.id, see]);
   const news = last === undefined ? [] : (data ?? []).filter(({ id }) => id > last);
-  const moves = movesOf(news, zoneIds);
+  const moves = newsOf(movesOf(news, zoneIds), lawn, steps);
   if (moves.length === 0 || newest === null) return null;
   return (
     <Card tone="caution" testID="moved">

@@ -146,7 +146,7 @@ export function SeasonJobs({
           onPick={setOpened}
         />
       ) : null}
-      <MovedCard lawn={lawn} zoneIds={zoneIds} today={today} />
+      <MovedCard lawn={lawn} steps={season.steps} zoneIds={zoneIds} today={today} />
       <DecidedCard
         lawn={lawn}
         steps={steps}

@@ -1,5 +1,5 @@
 import '@/i18n/deepWords';
-import type { LawnRevision } from '@alfombra/core';
+import type { LawnRevision, Season } from '@alfombra/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { useSeenStore } from '@/state/seenStore';
 import { QUESTION_ZONE, testQuestion } from '@/testdata/testQuestion';
@@ -25,7 +25,10 @@ const revision = (id: number, move: Partial<LawnRevision['moves'][number]>): Law
   ],
 });
 const zones = new Set([QUESTION_ZONE]);
-const show = () => render(<MovedCard lawn={lawn} zoneIds={zones} today={company.today} />);
+/** The season, in which the work lies where it was moved to. */
+const steps = [{ serves: [work()], window: { best: '2026-04-15' } }] as unknown as Season['steps'];
+const show = (of = steps, on = lawn) =>
+  render(<MovedCard lawn={on} steps={of} zoneIds={zones} today={company.today} />);
 
 it('makes one move of several, and none of what came back', () => {
   const on = revision(1, {});
@@ -86,4 +89,25 @@ it('tells of zones alike once, and of work that went on in one zone by itself', 
     [1, '2026-04-30'],
     [1, '2026-04-15'],
   ]);
+});
+
+it('says nothing that is not so now, and nothing of what somebody has just decided', () => {
+  const looked = () => useSeenStore.setState({ seen: { [lawn.id]: 0 } });
+  const count = (of = steps, on = lawn) => {
+    looked();
+    const { unmount } = show(of, on);
+    const { length } = screen.queryAllByText(/Moved since/);
+    unmount();
+    return length;
+  };
+  mockRevisions = [revision(1, {})];
+  expect(count()).toBe(1);
+  expect(count([])).toBe(0);
+  mockRevisions = [revision(1, { cause: 'decisions' })];
+  expect(count()).toBe(1);
+  const needId = work().split('/')[0]!;
+  const decisions = { one: { kind: 'not-here' as const, needId } };
+  expect(count(steps, { ...lawn, decisions })).toBe(0);
+  mockRevisions = [revision(1, { cause: 'day' })];
+  expect(count(steps, { ...lawn, decisions })).toBe(1);
 });
