@@ -16,10 +16,13 @@ export function ChoiceSheet({
   question,
   stepId,
   steps,
+  zoneName = null,
 }: {
   question: SeasonQuestion;
   stepId: string;
   steps: readonly Step[];
+  /** The zone that it is reckoned for, where the job has others. */
+  zoneName?: string | null;
 }) {
   const { t } = useTranslation();
   const [open, setOpen] = useState(false);
@@ -39,6 +42,7 @@ export function ChoiceSheet({
         testID="open-choices"
       />
       <Sheet open={open} title={t('choice.title')} onClose={() => setOpen(false)}>
+        {zoneName ? <Words tone="second">{t('choice.oneZone', { zone: zoneName })}</Words> : null}
         {choices.error ? (
           <Failed message={choices.error.message} onRetry={() => void choices.refetch()} />
         ) : choices.data ? (

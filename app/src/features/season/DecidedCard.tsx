@@ -10,13 +10,14 @@ import { reasonWords } from './reasonWords';
 /** What somebody decided about these zones, each to be taken back; nothing where nobody did. */
 export function DecidedCard({
   lawn,
-  steps,
+  jobs,
   unheld,
   zoneIds,
   today,
 }: {
   lawn: Lawn;
-  steps: readonly Step[];
+  /** What of the plan stands where it was set is taken back as one, over all its zones. */
+  jobs: readonly Pick<Step, 'id' | 'serves'>[];
   /** What of it the plan cannot hold, and why. */
   unheld: Season['unheld'];
   zoneIds: ReadonlySet<string>;
@@ -34,14 +35,15 @@ export function DecidedCard({
     <Card tone="panel">
       <Title>{t('decided.byHand')}</Title>
       {putLawn.error ? <Failed message={words(putLawn.error)} /> : null}
-      {together(decided, steps).map((group) => {
+      {together(decided, jobs).map((group) => {
         const [key, one] = group[0]!;
         const needIds = [...new Set(group.map(([, each]) => needIdOf(each)))];
-        const names = needIds.map((id) => needName(t, id)).join(', ');
+        const names = [...new Set(needIds.map((id) => needName(t, id)))].join(', ');
+        const zones = [...new Set(needIds.map((id) => zoneName(zoneOf(id))))].join(', ');
         return (
           <View key={key} className="flex-row flex-wrap items-center gap-3">
             <View className="min-w-0 flex-1">
-              <Words weight="semi">{`${names} · ${zoneName(zoneOf(needIdOf(one)))}`}</Words>
+              <Words weight="semi">{`${names} · ${zones}`}</Words>
               <Words tone="second">
                 {one.kind === 'pin'
                   ? one.date

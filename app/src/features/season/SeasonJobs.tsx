@@ -149,7 +149,7 @@ export function SeasonJobs({
       <MovedCard lawn={lawn} steps={season.steps} zoneIds={zoneIds} today={today} />
       <DecidedCard
         lawn={lawn}
-        steps={steps}
+        jobs={jobs.map(({ lines }) => wholeJob(lines))}
         unheld={season.unheld}
         zoneIds={zoneIds}
         today={today}
@@ -225,7 +225,16 @@ function OpenJob({
       zoneName={namesOfZones(lawn, lines)}
       head={head}
       {...((step.kind === 'control' && !step.kill) || step.kind === 'protect'
-        ? { choices: <ChoiceSheet question={question} stepId={id} steps={season.steps} /> }
+        ? {
+            choices: (
+              <ChoiceSheet
+                question={question}
+                stepId={id}
+                steps={season.steps}
+                zoneName={lines.length > 1 ? namesOfZones(lawn, lines.slice(0, 1)) : null}
+              />
+            ),
+          }
         : {})}
       decide={
         <DecideSheet

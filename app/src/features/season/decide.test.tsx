@@ -117,7 +117,7 @@ it('leaves it and looks again by choice, has a look for it, and can spray it aft
   const look = season.steps.find((one): one is LookStep => one.kind === 'look-again');
   expect(look?.need).toBe(need);
   const zoneIds = new Set(lawn.zones.map(({ id }) => id));
-  render(<DecidedCard lawn={lawn} steps={[]} unheld={[]} zoneIds={zoneIds} today={today} />);
+  render(<DecidedCard lawn={lawn} jobs={[]} unheld={[]} zoneIds={zoneIds} today={today} />);
   expect(screen.getByText('By choice: leave it and look again')).toBeTruthy();
   fireEvent.click(screen.getByText('Take back'));
   expect(put()).toEqual({});
@@ -203,7 +203,7 @@ it('shows what was decided, and takes it back; what binds no more is gone', () =
   };
   const zoneIds = new Set(question.lawn.zones.map(({ id }) => id));
   const lawn = { ...question.lawn, decisions };
-  render(<DecidedCard lawn={lawn} steps={[]} unheld={[]} zoneIds={zoneIds} today={today} />);
+  render(<DecidedCard lawn={lawn} jobs={[]} unheld={[]} zoneIds={zoneIds} today={today} />);
   expect(screen.getAllByText('Take back')).toHaveLength(1);
   expect(screen.getByText(/^Dandelion · /)).toBeTruthy();
   fireEvent.click(screen.getByText('Take back'));
@@ -227,7 +227,7 @@ it('takes a walk against two weeds back as one', () => {
   render(
     <DecidedCard
       lawn={lawn}
-      steps={[{ ...step, serves }]}
+      jobs={[{ ...step, serves }]}
       unheld={[]}
       zoneIds={zoneIds}
       today={today}
@@ -246,7 +246,7 @@ it('says what of it the plan cannot hold', () => {
   render(
     <DecidedCard
       lawn={lawn}
-      steps={season.steps}
+      jobs={season.steps}
       unheld={season.unheld}
       zoneIds={zoneIds}
       today={today}
