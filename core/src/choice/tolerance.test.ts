@@ -48,11 +48,9 @@ it('takes an override while its condition holds, or always where it has none', (
       .filter((row) => row.condition === 'any' || row.condition === condition)
       .at(-1);
     const conditions = condition === 'any' ? NONE : new Set([condition]);
-    expect([herbicide, turf, tolerance(product(herbicide), turf as GrassSlug, conditions)]).toEqual([
-      herbicide,
-      turf,
-      last?.rating ?? rating,
-    ]);
+    expect([herbicide, turf, tolerance(product(herbicide), turf as GrassSlug, conditions)]).toEqual(
+      [herbicide, turf, last?.rating ?? rating],
+    );
   }
 });
 
