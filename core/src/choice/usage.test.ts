@@ -75,6 +75,40 @@ it('counts the uses of the year alone, and the days to the nearest of several', 
   expect(usage.leftOf(prodiamine, localDate('2026-10-01'))).toEqual({ amount: 36.8, count: 2 });
 });
 
+it('names the runs of days over which no limit reads otherwise', () => {
+  const usage = Usage.of([record('prodiamine', 8, '2026-05-01')], LIBRARY);
+  const phase = (date: string) => usage.phase(localDate(date));
+  // Sixty days of its interval, either way.
+  expect(phase('2026-03-02')).not.toBe(phase('2026-03-03'));
+  expect(phase('2026-03-03')).toBe(phase('2026-03-20'));
+  expect(phase('2026-06-28')).toBe(phase('2026-06-29'));
+  expect(phase('2026-06-29')).not.toBe(phase('2026-06-30'));
+  expect(phase('2026-12-31')).not.toBe(phase('2027-01-01'));
+  // Another use makes other runs, of this zone alone.
+  const before = phase('2026-09-01');
+  const other = usage.copy();
+  other.add(prodiamine, 8, localDate('2026-08-01'));
+  expect(other.phase(localDate('2026-09-01'))).not.toBe(before);
+  expect(phase('2026-09-01')).toBe(before);
+  usage.add(prodiamine, 8, localDate('2026-08-01'));
+  expect(phase('2026-09-01')).toBe(other.phase(localDate('2026-09-01')));
+});
+
+it('says what a year still allows of an active, over every product that holds it', () => {
+  const amine = product('24d-amine');
+  const perUnit = activesPerAcre(amine, 1).find(({ active }) => active === '2,4-d')!.lbPerAcre;
+  const usage = new Usage();
+  const left = (date = '2026-09-01') => usage.leftOfActive('2,4-d', localDate(date))!;
+  expect(left().lb).toBeCloseTo(3.003, 3);
+  const count = left().count;
+  usage.add(amine, 1 / perUnit, localDate('2026-05-01'));
+  usage.add(prodiamine, 8, localDate('2026-05-02'));
+  expect(left().lb).toBeCloseTo(2.003, 3);
+  expect([left().count, left('2027-02-01').count]).toEqual([count - 1, count]);
+  expect(left('2027-02-01').lb).toBeCloseTo(3.003, 3);
+  expect(usage.leftOfActive('no-such-active', localDate('2026-09-01'))).toBeNull();
+});
+
 describe('turns of a mode of action (R16: two in a year, two years running)', () => {
   const amine = product('24d-amine');
   const [group] = amine.hrac as [string];

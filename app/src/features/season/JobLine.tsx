@@ -1,4 +1,4 @@
-import { isDue, type LocalDate, type StepKind, type WorkStep } from '@alfombra/core';
+import { isDue, yearOf, type LocalDate, type StepKind, type WorkStep } from '@alfombra/core';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Pressable, View } from 'react-native';
@@ -9,6 +9,7 @@ import { stepName } from './stepName';
 /** A line of the season: its day, its knot, what it is and how far; pressed it opens. */
 function Line({
   date,
+  today,
   kind,
   name,
   ground,
@@ -19,6 +20,7 @@ function Line({
   children,
 }: {
   date: LocalDate;
+  today: LocalDate;
   kind: StepKind;
   name: string;
   ground: string;
@@ -38,7 +40,7 @@ function Line({
         className={`min-h-[58px] flex-row flex-wrap items-center gap-x-3 gap-y-1 py-2 ${open ? 'bg-panel px-2' : ''}`}
       >
         <Words size="note" weight="bold" tabular className="w-[52px]">
-          {shortDay(date)}
+          {[shortDay(date), ...(yearOf(date) === yearOf(today) ? [] : [yearOf(date)])].join('\n')}
         </Words>
         <KnotGlyph kind={kind} />
         <View className="min-w-[130px] flex-1">
@@ -57,6 +59,7 @@ function Line({
 /** A job as a line; one that is due has its card and its record at hand. */
 export function JobLine({
   step,
+  today,
   lawnId,
   zoneName,
   main,
@@ -65,6 +68,7 @@ export function JobLine({
   children,
 }: {
   step: WorkStep;
+  today: LocalDate;
   lawnId: string;
   zoneName: string;
   /** The one to do next. */
@@ -78,6 +82,7 @@ export function JobLine({
   return (
     <Line
       date={step.window.best}
+      today={today}
       kind={step.kind}
       name={stepName(t, step)}
       ground={groundOf(t, step, zoneName)}
@@ -105,6 +110,7 @@ export function JobLine({
 export function LookLine({
   name,
   date,
+  today,
   ground,
   aside,
   open,
@@ -113,6 +119,7 @@ export function LookLine({
 }: {
   name: string;
   date: LocalDate;
+  today: LocalDate;
   ground: string;
   aside: ReactNode;
   open: boolean;
@@ -122,6 +129,7 @@ export function LookLine({
   return (
     <Line
       date={date}
+      today={today}
       kind="look-again"
       name={name}
       ground={ground}

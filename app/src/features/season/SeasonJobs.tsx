@@ -105,6 +105,7 @@ export function SeasonJobs({
       <JobLine
         key={row.id}
         step={wholeJob(row.lines)}
+        today={today}
         lawnId={lawn.id}
         zoneName={namesOfZones(lawn, row.lines)}
         main={row.id === firstDue}
@@ -117,6 +118,7 @@ export function SeasonJobs({
         key={row.id}
         name={stepName(t, row)}
         date={row.window.best}
+        today={today}
         ground={zoneName(row.zoneId)}
         aside={<Tag label={t('season.upcoming', { date: shortDay(row.window.opens) })} />}
         open={row.id === openId}

@@ -1,7 +1,8 @@
-import type { Step } from '@alfombra/core';
+import type { Step, WorkStep } from '@alfombra/core';
 import { render, screen } from '@testing-library/react';
 import { i18next } from '@/i18n';
 import '@/i18n/deepWords';
+import { JobLine } from './JobLine';
 import { SeasonStrip } from './SeasonStrip';
 import { productLines } from './productWords';
 import { checkWords, reasonWords } from './reasonWords';
@@ -30,6 +31,25 @@ it('words every step and every reason, with no key or placeholder left over', ()
   for (const line of words) {
     expect(line).not.toMatch(/\{\{|rule\.|herbicide\.|unit\.|group\.|undefined|NaN/);
   }
+});
+
+it('tells the year of a job that is not of this one', () => {
+  const step = view.season.steps.find(({ kind }) => kind === 'feed') as WorkStep;
+  const line = (best: string) => (
+    <JobLine
+      step={{ ...step, window: { ...step.window, best: best as never }, state: 'upcoming' }}
+      today={'2026-04-08' as never}
+      lawnId="l"
+      zoneName="Front"
+      main={false}
+      open={false}
+      onPress={() => undefined}
+    />
+  );
+  const { rerender } = render(line('2026-10-08'));
+  expect(screen.getByText('Oct 8')).toBeTruthy();
+  rerender(line('2027-04-08'));
+  expect(screen.getByText(/^Apr 8\s2027$/)).toBeTruthy();
 });
 
 it('words a finding of the checker with its numbers', () => {
