@@ -27,6 +27,7 @@ import type { DocumentKind } from '@/state/sync/pendingWrite';
 import { useCompany } from './company';
 import { keys, MINUTE, type LawnPart } from './keys';
 import { request } from './request';
+import { wholeLawn } from './wholeLawn';
 
 export function useLawn(id: string) {
   const query = useQuery({
@@ -35,10 +36,10 @@ export function useLawn(id: string) {
     staleTime: MINUTE,
   });
   const writes = useOutboxStore((state) => state.writes);
-  const data = useMemo(
-    () => overlayDocument<Lawn>(query.data, writes, 'lawn', id),
-    [query.data, writes, id],
-  );
+  const data = useMemo(() => {
+    const lawn = overlayDocument<Lawn>(query.data, writes, 'lawn', id);
+    return lawn && wholeLawn(lawn);
+  }, [query.data, writes, id]);
   return { ...query, data };
 }
 

@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { Pressable, View } from 'react-native';
 import { Button, Card, Chip, daySpan, monthName, number, shortDay, Title, Words } from '@/ui';
 import { DayCard } from './DayCard';
+import { HeatThread } from './HeatThread';
 import { YearChart } from './YearChart';
 import { YEAR_CURVE_NAMES, type YearCurve } from './yearCurves';
 import { yearTable } from './yearTable';
@@ -157,12 +158,7 @@ function Heat({ year }: { year: YearView }) {
               {opens && closes ? daySpan(opens, closes) : opens ? shortDay(opens) : '–'}
             </Words>
           </View>
-          <View aria-hidden className="h-[10px] flex-row overflow-hidden rounded-sm bg-panel">
-            <View
-              className="h-[10px] bg-weld"
-              style={{ width: `${Math.min(100, (100 * sumFDays) / windowFDays[1])}%` }}
-            />
-          </View>
+          <HeatThread sumFDays={sumFDays} windowFDays={windowFDays} />
           <Words size="note" tone="second" tabular>
             {t('year.heatSum', {
               value: number(sumFDays, 0),
