@@ -73,6 +73,18 @@ it('tells of both where two inputs changed, each with its own', async () => {
   expect(causes((await moved())[0])).toEqual(['upkeep']);
 });
 
+it('keeps what moved for a season', async () => {
+  const { companyId, id, put, moved } = await lawn();
+  await moved();
+  const old = (day: string) =>
+    server.models.lawnRevisions.create({ companyId, lawnId: id, day: day as never, moves: [] });
+  // The company's day is 8 April.
+  await old('2025-10-10');
+  await old('2025-10-09');
+  await put({ upkeep: 'showpiece' });
+  expect((await moved()).map(({ day }) => day)).toEqual(['2026-04-08', '2025-10-10']);
+});
+
 it('is told to nobody else', async () => {
   const { id } = await lawn();
   const other = await signedInCompany(server);

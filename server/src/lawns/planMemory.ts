@@ -1,10 +1,12 @@
 import { gunzipSync, gzipSync } from 'node:zlib';
-import type { LawnRevision } from '@alfombra/core';
+import { addDays, type LawnRevision } from '@alfombra/core';
+import { Op } from 'sequelize';
 import type { Models } from '../models';
 import type { AskedThen, LawnWork, RememberedPlan } from './summarize';
 
-/** Revisions of a lawn that are told. */
+/** Revisions of a lawn that are told, and days for which they are kept: a season. */
 const MOST_TOLD = 40;
+const KEPT_DAYS = 180;
 
 /** What a plan was worked out with, beside what is the lawn's own. */
 export interface PlanMarks {
@@ -64,6 +66,8 @@ export class PlanMemory {
         moves: moves.map((move) => ({ ...move, cause: causeOf(move.cause, marks, then) })),
       })),
     );
+    const oldest = moved.map(({ plan }) => addDays(plan.day, -KEPT_DAYS)).sort()[0];
+    await this.models.lawnRevisions.destroy({ where: { companyId, day: { [Op.lt]: oldest } } });
   }
 
   /** What moved in a lawn's plan, the newest first. */
