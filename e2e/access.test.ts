@@ -139,6 +139,11 @@ for (const [size, viewport, scheme] of [
       await page.goto(`${ADDRESS}${lawn}/season`);
       await settled(page);
       known['[token]'] = await sharedReport(page, known['[id]'] ?? '');
+      // What is not due yet has its card behind its line.
+      await page
+        .getByTestId(/^step-/)
+        .first()
+        .click();
       const step = await page.locator('a[href*="/mix/"]').first().getAttribute('href');
       known['[step]'] = (step ?? '').split('/').pop() ?? '';
     });
