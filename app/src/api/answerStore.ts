@@ -4,7 +4,7 @@ import { clear, createStore, del, get, set, setMany, type UseStore } from 'idb-k
 
 const PREFIX = 'answer';
 /** Raised when what is kept is no longer what the screens expect. */
-const BUSTER = 'v5';
+const BUSTER = 'v6';
 const DAY_MS = 24 * 3_600_000;
 /**
  * How long what the server said is kept: what is old is better than nothing without a line, and a

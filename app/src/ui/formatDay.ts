@@ -32,6 +32,10 @@ export const longDay = (day: string): string =>
 export const fullDay = (day: string): string =>
   formatter({ day: 'numeric', month: 'short', year: 'numeric' }).format(noon(day));
 
+/** "8 Apr", and of another year than today's "8 Apr 2027". */
+export const dayNear = (day: string, today: string): string =>
+  (day.slice(0, 4) === today.slice(0, 4) ? shortDay : fullDay)(day);
+
 /** "Apr" */
 export const monthName = (month: number): string =>
   formatter({ month: 'short' }).format(noon(`2026-${String(month).padStart(2, '0')}-15`));

@@ -6,7 +6,7 @@ import { seasonView } from './seasonView';
 const question = testQuestion();
 const sessions = new SeasonSessions();
 const view = sessions.open(question);
-const session = () => sessions.of(view.session!);
+const session = () => sessions.of(sessions.open(question).session!);
 const job = jobsOf(view.season.steps).find(({ lines }) => lines[0]!.kind === 'prevent')!;
 const { opens, best, closes } = job.lines[0]!.window;
 
@@ -16,6 +16,23 @@ it('works out what is worked out without it, also with soil that is kept', () =>
   const { session: second, ...kept } = sessions.open(question);
   expect(kept).toEqual(again);
   expect(second).not.toBe(view.session);
+});
+
+it('works the soil out again when other days were imported for the same day', () => {
+  const warmer = {
+    ...question,
+    weather: {
+      ...question.weather,
+      days: question.weather.days.map((day) => ({
+        ...day,
+        tmaxF: day.tmaxF + 9,
+        tminF: day.tminF + 9,
+      })),
+    },
+  };
+  const { session: _session, ...again } = sessions.open(warmer);
+  expect(again).toEqual(seasonView(warmer));
+  expect(again.soil).not.toEqual(view.soil);
 });
 
 it('says of a job on each day around its own what the judge says, and of its own day nothing worse', () => {

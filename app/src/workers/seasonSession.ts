@@ -76,6 +76,9 @@ export function tryDay(session: SeasonSession, jobId: string, date: LocalDate): 
   return { threads: threadsOf(tried, input.records, shelfOf(input.policy.labels)), moved };
 }
 
+/** A season that the worker has worked out, and let go of since. */
+export class ForgottenSeason extends Error {}
+
 /** Seasons that the worker has worked out last. */
 export class SeasonSessions {
   private readonly sessions = new Map<number, SeasonSession>();
@@ -85,8 +88,8 @@ export class SeasonSessions {
 
   /** Works a season out and keeps it; the soil of a station's day is worked out once. */
   open(question: SeasonQuestion): SeasonView {
-    const { station, today } = question.weather;
-    const mark = `${station.id} ${String(station.standIn)} ${today}`;
+    // The same station on the same day has other weather once somebody has imported it.
+    const mark = JSON.stringify(question.weather);
     if (mark !== this.soilOf) {
       this.soil = new Map();
       this.soilOf = mark;
@@ -99,10 +102,10 @@ export class SeasonSessions {
     return { ...viewOf(question, input, season), session };
   }
 
-  /** @throws RangeError when it has been forgotten */
+  /** @throws ForgottenSeason when it is none of the last */
   of(session: number): SeasonSession {
     const kept = this.sessions.get(session);
-    if (!kept) throw new RangeError(`season ${session} is no longer known`);
+    if (!kept) throw new ForgottenSeason(`season ${session} is no longer known`);
     return kept;
   }
 }

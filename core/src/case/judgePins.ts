@@ -5,7 +5,7 @@ import { applicationsOf } from '../courses/applicationsOf';
 import type { Season, Step } from '../courses/step';
 import type { SeasonInput } from '../needs/seasonInput';
 import type { Application } from '../rates';
-import { localDate, type LocalDate } from '../units';
+import { localDate, saidOnce, type LocalDate } from '../units';
 import { judgeContext, type JudgedLawn } from './judgeContext';
 
 /** A lawn of which only its zones are known. */
@@ -87,10 +87,7 @@ export function judgeDays(
       const on = lines.map((line) => ({ ...line, window: { ...line.window, best: day } }) as Step);
       const beside = [...others, ...on.flatMap((line) => applicationsOf(line))];
       const said = on.flatMap((line) => judged(input, line, beside, lawn));
-      return [
-        day,
-        [...new Map(said.map((finding) => [JSON.stringify(finding), finding])).values()],
-      ];
+      return [day, saidOnce(said)];
     }),
   );
 }

@@ -2,6 +2,7 @@ import type { Shelf } from '../products';
 import type { Application } from '../rates';
 import { checkApplication } from './checkApplication';
 import { shelfIn, type CheckContext } from './checkContext';
+import { readKey } from '../units';
 import type { CheckFinding } from './finding';
 
 /** One hour at the lawn, as forecast. */
@@ -174,10 +175,6 @@ function answerOf(hours: HourVerdict[], now: number): KerbAnswer {
   };
 }
 
-/** Shares of one job differ by a rounding: figures that nobody could tell apart are the same. */
-const asRead = (_key: string, value: unknown): unknown =>
-  typeof value === 'number' ? Number(value.toPrecision(6)) : value;
-
 const WORSE: Readonly<Record<KerbVerdict, number>> = { go: 0, adjust: 1, hold: 2 };
 
 /**
@@ -192,7 +189,7 @@ export function kerbOfAll(answers: readonly { zone: string; answer: KerbAnswer }
     const said = new Map<string, { reason: KerbReason; zones: string[] }>();
     for (const { zone, hour: own } of all) {
       for (const reason of own.reasons) {
-        const key = JSON.stringify(reason, asRead);
+        const key = readKey(reason);
         const known = said.get(key);
         if (known) known.zones.push(zone);
         else said.set(key, { reason, zones: [zone] });

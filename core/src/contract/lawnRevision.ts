@@ -1,14 +1,15 @@
 import { z } from 'zod';
 import { localDateSchema } from '../weather/dailyWeather';
+import { stepKindSchema } from './lawnSummary';
 
 /** Work for one thing that came to lie on another day, or came or went, with the one input that did it. */
 const workMoveSchema = z.object({
   works: z.array(z.string()),
-  kind: z.enum(['prevent', 'control', 'protect', 'feed', 'seed', 'look-again']),
+  kind: stepKindSchema,
   from: localDateSchema.nullable(),
   to: localDateSchema.nullable(),
   /** What it puts down now, where that is something else. */
-  products: z.array(z.string()).optional(),
+  products: z.array(z.object({ kind: z.string(), slug: z.string() })).optional(),
   /** It puts down more or less of the same. */
   amount: z.literal(true).optional(),
   cause: z.string(),

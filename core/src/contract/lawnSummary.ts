@@ -2,6 +2,16 @@ import { z } from 'zod';
 import { regionSchema } from '../knowledge/region';
 import { localDateSchema } from '../weather/dailyWeather';
 
+/** What a step of a season does. */
+export const stepKindSchema = z.enum([
+  'prevent',
+  'control',
+  'protect',
+  'feed',
+  'seed',
+  'look-again',
+]);
+
 /** A lawn as a row of the list: small, for it is read before anything else. */
 export const lawnSummarySchema = z.object({
   id: z.uuid(),
@@ -15,7 +25,7 @@ export const lawnSummarySchema = z.object({
   due: z.array(
     z.object({
       stepId: z.string(),
-      kind: z.enum(['prevent', 'control', 'protect', 'feed', 'seed', 'look-again']),
+      kind: stepKindSchema,
       zone: z.string(),
       closes: z.string(),
     }),
@@ -23,7 +33,7 @@ export const lawnSummarySchema = z.object({
   /** Next step that is not open yet. */
   next: z
     .object({
-      kind: z.enum(['prevent', 'control', 'protect', 'feed', 'seed', 'look-again']),
+      kind: stepKindSchema,
       opens: z.string(),
     })
     .nullable(),

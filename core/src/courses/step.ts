@@ -31,6 +31,9 @@ export interface Sold {
   by?: 'customer' | 'other';
 }
 
+/** Whether work was agreed, and is ours to do. */
+export const isOurs = ({ offer, by }: Sold): boolean => !offer && by === undefined;
+
 interface StepBase extends Sold {
   /** Address of the first piece of work that it does: the same however often the season is worked out. */
   id: string;
@@ -51,13 +54,8 @@ interface StepBase extends Sold {
 }
 
 /** Whether a step is ours to do now: it is open, agreed, and nothing has to be seen first. */
-export const isDue = ({
-  state,
-  waitsFor,
-  offer,
-  by,
-}: Pick<StepBase, 'state' | 'waitsFor' | 'offer' | 'by'>): boolean =>
-  state === 'open' && waitsFor === undefined && !offer && by === undefined;
+export const isDue = (step: Pick<StepBase, 'state' | 'waitsFor' | 'offer' | 'by'>): boolean =>
+  step.state === 'open' && step.waitsFor === undefined && isOurs(step);
 
 interface SprayBase extends StepBase {
   group: string;

@@ -45,6 +45,8 @@ export const perennialSummerSource = COMMON;
 export const splitRules = {
   /** Share of the first effect under which it no longer holds. */
   holdsAt: 0.7,
+  /** Share at which it counts for nothing more. */
+  overAt: 0.5,
   /** Weeks without cover at the end that are let go. */
   sparedWeeks: 2,
   /** Fewest weeks between the two. */

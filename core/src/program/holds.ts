@@ -1,5 +1,6 @@
 import type { Step } from '../courses/step';
 import { applicationsOf } from '../courses/applicationsOf';
+import { splitRules } from '../knowledge/programmes';
 import type { Shelf } from '../products';
 import { residualShare, type Material } from '../rates';
 import { addDays, type LocalDate } from '../units';
@@ -11,9 +12,7 @@ export interface Hold {
   fadesTo: LocalDate;
 }
 
-/** Share of a residual down to which it holds, and that at which it is over. */
-const HOLDS_TO = 0.7;
-const OVER_AT = 0.5;
+/** No residual is looked for longer. */
 const MOST_WEEKS = 60;
 
 /** Days until a herbicide's residual is worn to a share of it. */
@@ -35,7 +34,7 @@ export function holdOf(
       return lasts ? [[lasts, lasts]] : [];
     }
     const range = kind === 'herbicide' ? shelf.herbicide(slug)?.residualWeeks : undefined;
-    return range ? [[daysTo(HOLDS_TO, range), daysTo(OVER_AT, range)]] : [];
+    return range ? [[daysTo(splitRules.holdsAt, range), daysTo(splitRules.overAt, range)]] : [];
   });
   if (days.length === 0) return undefined;
   const longest = (which: 0 | 1) => Math.max(...days.map((pair) => pair[which]));

@@ -7,7 +7,7 @@ const planned = (fields: Partial<PlannedWork> = {}): PlannedWork => ({
   work: 'prevent:crabgrass:front:2026/lay/1',
   kind: 'prevent',
   date: APR,
-  products: ['prodiamine'],
+  products: [{ kind: 'herbicide', slug: 'prodiamine' }],
   per1000: [0.3],
   ...fields,
 });
@@ -55,7 +55,9 @@ describe('what moved since a plan that is remembered', () => {
   });
   it('tells another product, and another amount from a twentieth on', () => {
     const after = (was: Partial<PlannedWork>) => moves(plain, { old: [planned(was)] });
-    expect(after({ products: ['dithiopyr'] })).toMatchObject([{ products: ['prodiamine'] }]);
+    expect(after({ products: [{ kind: 'herbicide', slug: 'dithiopyr' }] })).toMatchObject([
+      { products: [{ kind: 'herbicide', slug: 'prodiamine' }] },
+    ]);
     expect(after({ per1000: [0.3 * 0.951] })).toEqual([]);
     expect(after({ per1000: [0.3 * 0.949] })).toMatchObject([{ amount: true, from: APR, to: APR }]);
     expect(after({ per1000: [0.3 / 0.949] })).toMatchObject([{ amount: true }]);

@@ -1,6 +1,7 @@
 import { applicationsOf } from '../courses/applicationsOf';
 import type { Season, StepKind } from '../courses/step';
 import { subjectOfWork } from '../needs/need';
+import type { Material } from '../rates';
 import { daysBetween, yearOf, type LocalDate } from '../units';
 import type { Job, Plan } from './plan';
 
@@ -37,6 +38,29 @@ function companion(
 }
 
 /**
+ * Which one input puts a piece of work where it lies now: the earlier question is asked again with one input of the
+ * later one at a time.
+ * @returns whether nothing is changed at all, and the cause by id; `together` where only several at once do it
+ */
+function exchanged<Question extends object, Laid>(
+  before: Question,
+  after: Question,
+  ask: (question: Question) => ReadonlyMap<string, Laid>,
+  now: ReadonlyMap<string, Laid>,
+  alike: (a: Laid | undefined, b: Laid | undefined) => boolean,
+): { same: boolean; causeOf: (id: string) => string } {
+  const changed = (Object.keys(after) as (keyof Question & string)[]).filter(
+    (key) => JSON.stringify(before[key]) !== JSON.stringify(after[key]),
+  );
+  const alone = new Map(changed.map((key) => [key, ask({ ...before, [key]: after[key] })]));
+  return {
+    same: changed.length === 0,
+    causeOf: (id) =>
+      changed.find((key) => alike(alone.get(key)?.get(id), now.get(id))) ?? 'together',
+  };
+}
+
+/**
  * What changed between two questions about a lawn, each change with its cause: the earlier question is asked again
  * with one input of the later one at a time.
  * @param ask the plan of a question
@@ -54,28 +78,28 @@ export function movesBetween<Question extends object>(
     (id) => !sameJob(old.get(id), now.get(id)),
   );
   if (moved.length === 0) return [];
-  const changed = (Object.keys(after) as (keyof Question & string)[]).filter(
-    (key) => JSON.stringify(before[key]) !== JSON.stringify(after[key]),
-  );
-  const alone = new Map(changed.map((key) => [key, byId(ask({ ...before, [key]: after[key] }))]));
+  const { causeOf } = exchanged(before, after, (question) => byId(ask(question)), now, sameJob);
   return moved.map((id) => {
     const through = companion(id, old, now);
     return {
       jobId: id,
       from: old.get(id)?.date ?? null,
       to: now.get(id)?.date ?? null,
-      cause: changed.find((key) => sameJob(alone.get(key)?.get(id), now.get(id))) ?? 'together',
+      cause: causeOf(id),
       ...(through ? { through } : {}),
     };
   });
 }
+
+/** What a piece of work puts down. */
+type PlannedProduct = Pick<Material, 'kind' | 'slug'>;
 
 /** A piece of work as a plan had it: what of it somebody would care about. */
 export interface PlannedWork {
   work: string;
   kind: StepKind;
   date: LocalDate;
-  products: string[];
+  products: PlannedProduct[];
   /** Amount of each on a thousand square feet, in its own unit. */
   per1000: number[];
 }
@@ -89,7 +113,7 @@ export const plannedWorks = (season: Season): PlannedWork[] =>
       work,
       kind: step.kind,
       date: step.window.best,
-      products: materials.map(({ slug }) => slug),
+      products: materials.map(({ kind, slug }) => ({ kind, slug })),
       per1000: materials.map(({ amount }) => (1000 * amount) / step.areaFt2),
     }));
   });
@@ -102,7 +126,7 @@ export interface WorkMove {
   from: LocalDate | null;
   to: LocalDate | null;
   /** What it puts down now, where that is something else. */
-  products?: string[];
+  products?: PlannedProduct[];
   /** It puts down more or less of the same. */
   amount?: true;
   /** The one changed input that moves it by itself; `day`: the days that came and their weather; `together`. */
@@ -119,7 +143,7 @@ const sameAmount = (a: PlannedWork, b: PlannedWork): boolean =>
   });
 
 const sameProducts = (a: PlannedWork, b: PlannedWork): boolean =>
-  a.products.join() === b.products.join();
+  JSON.stringify(a.products) === JSON.stringify(b.products);
 
 const sameWork = (a: PlannedWork | undefined, b: PlannedWork | undefined): boolean =>
   a === undefined || b === undefined
@@ -150,19 +174,14 @@ export function movesSince<Question extends object>(
     (work) => !sameWork(was.get(work), now.get(work)),
   );
   if (moved.length === 0) return [];
-  const changed = (Object.keys(after) as (keyof Question & string)[]).filter(
-    (key) => JSON.stringify(before[key]) !== JSON.stringify(after[key]),
-  );
-  const still = changed.length === 0 ? now : byWork(ask(before));
-  const alone = new Map(changed.map((key) => [key, byWork(ask({ ...before, [key]: after[key] }))]));
-  const causeOf = (work: string): string =>
-    sameWork(still.get(work), now.get(work))
-      ? 'day'
-      : (changed.find((key) => sameWork(alone.get(key)?.get(work), now.get(work))) ?? 'together');
+  const laid = (question: Question) => byWork(ask(question));
+  const { same, causeOf } = exchanged(before, after, laid, now, sameWork);
+  const still = same ? now : laid(before);
+  const byDay = (work: string) => sameWork(still.get(work), now.get(work));
   const moves = new Map<string, WorkMove>();
   for (const work of moved) {
     const [a, b] = [was.get(work), now.get(work)];
-    const cause = causeOf(work);
+    const cause = byDay(work) ? 'day' : causeOf(work);
     // What is done is no news, and neither is that a new year brings its work.
     if (!b && cause === 'records') continue;
     if (!a && cause === 'day' && yearOf(from) !== yearOf(to)) continue;

@@ -84,6 +84,8 @@ describe('the threads of a season', () => {
     };
     const [prevent] = thread('prevent', threadsOf(seasonOf([record]), [record], LIBRARY));
     expect(prevent!.knots[0]).toMatchObject({ id: 'r1', state: 'done', date, kind: 'prevent' });
+    expect(prevent!.knots[0]!.recordIds).toEqual(['r1']);
+    expect(prevent!.knots[0]!.holdsUntil! > TODAY).toBe(true);
     expect(prevent!.holds.map(({ from }) => from)).toContain(date);
   });
   it('show what nobody has bought as an offer, which is due to nobody', () => {

@@ -10,10 +10,15 @@ import { holdOf, holdOfStep, type Hold } from './holds';
 export interface Knot {
   /** Of the job or the return; of what is done, of its first record. */
   id: string;
+  /** Of what is done: all its records, and the day to which it holds. */
+  recordIds?: string[];
+  holdsUntil?: LocalDate;
   kind: StepKind;
   date: LocalDate;
   state: 'done' | 'open' | 'waiting' | 'offer';
   zoneIds: string[];
+  /** The first need that it is for. */
+  need: string;
 }
 
 /** What is needed for one thing, over its zones and its year, with the work that serves it. */
@@ -48,7 +53,7 @@ const DONE_KINDS: Readonly<Record<NeedKind, StepKind>> = {
   find: 'look-again',
 };
 
-interface Tied extends Knot {
+interface Tied extends Omit<Knot, 'need'> {
   needs: string[];
   hold?: Hold | undefined;
 }
@@ -93,18 +98,19 @@ function done(records: readonly Application[], shelf: Shelf) {
     if (!work?.includes('/')) return [];
     const date = localDate(record.date);
     const kind = kindOf(work);
+    const hold =
+      kind === 'prevent' || kind === 'protect' ? holdOf(record.materials, date, shelf) : undefined;
     return [
       {
-        id: record.id ?? work,
+        id: record.id,
+        recordIds: [record.id],
+        ...(hold ? { holdsUntil: hold.until } : {}),
         kind: work.includes('/kill/') ? 'control' : DONE_KINDS[kind],
         date,
         state: 'done',
         zoneIds: [record.zoneId],
         needs: [needOfWork(work)],
-        hold:
-          kind === 'prevent' || kind === 'protect'
-            ? holdOf(record.materials, date, shelf)
-            : undefined,
+        hold,
       },
     ];
   });
@@ -135,7 +141,18 @@ function together(knots: readonly Tied[]): Tied[] {
   for (const knot of knots) {
     const key = knot.state === 'done' ? `${knot.kind} ${knot.date}` : knot.id;
     const known = groups.get(key);
-    groups.set(key, known ? { ...known, zoneIds: [...known.zoneIds, ...knot.zoneIds] } : knot);
+    groups.set(
+      key,
+      known
+        ? {
+            ...known,
+            zoneIds: [...known.zoneIds, ...knot.zoneIds],
+            ...(known.recordIds
+              ? { recordIds: [...known.recordIds, ...(knot.recordIds ?? [])] }
+              : {}),
+          }
+        : knot,
+    );
   }
   return [...groups.values()].sort((a, b) => (a.date < b.date ? -1 : 1));
 }
@@ -153,8 +170,7 @@ export function threadsOf(season: Season, records: readonly Application[], shelf
   const threads = new Map<string, { needs: Set<string>; knots: Tied[] }>();
   for (const knot of knots) {
     for (const need of knot.needs) {
-      const id = heads.get(strand(need));
-      if (id === undefined) continue;
+      const id = heads.get(strand(need)) as string;
       const thread = threads.get(id) ?? { needs: new Set<string>(), knots: [] };
       thread.needs.add(need);
       if (!thread.knots.includes(knot)) thread.knots.push(knot);
@@ -169,7 +185,10 @@ export function threadsOf(season: Season, records: readonly Application[], shelf
         kind: kindOf(needIds[0] as string),
         subjects: [...new Set(needIds.map(subjectOfWork))],
         needIds,
-        knots: together(own).map(({ needs: _needs, hold: _hold, ...knot }) => knot),
+        knots: together(own).map(({ needs: [need = ''], hold: _hold, ...knot }) => ({
+          ...knot,
+          need,
+        })),
         holds: own.flatMap(({ hold }) => hold ?? []),
       };
     })

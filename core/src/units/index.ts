@@ -5,3 +5,4 @@ export * from './quantity';
 export * from './rate';
 export * from './temperature';
 export * from './timeZone';
+export * from './readKey';

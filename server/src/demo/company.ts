@@ -497,6 +497,21 @@ function build(spec: LawnSpec, index: number): DemoLawn {
   };
 }
 
+/** Whose hands the demo's work was, and what nobody wrote down of it. */
+export const DEMO_HANDS = {
+  calibratedMph: null,
+  paceMph: null,
+  bloom: null,
+  kill: false,
+  moment: null,
+  applicatorKind: 'member',
+  applicatorId: demoId(1, 1),
+  applicator: 'Juno Marlowick',
+  licence: 'DEMO-0417',
+  enteredBy: { id: demoId(1, 1), name: 'Juno Marlowick' },
+  note: '',
+} as const;
+
 function fallFeeding(
   lawnId: string,
   zoneId: string,
@@ -506,6 +521,7 @@ function fallFeeding(
   const ys = outline.map(({ y }) => y);
   const areaFt2 = (Math.max(...xs) - Math.min(...xs)) * (Math.max(...ys) - Math.min(...ys));
   return {
+    ...DEMO_HANDS,
     lawnId,
     zoneId,
     stepId: null,
@@ -523,19 +539,8 @@ function fallFeeding(
       },
     ],
     carrierGal: null,
-    calibratedMph: null,
-    paceMph: null,
-    bloom: null,
-    kill: false,
-    moment: null,
     weather: { airF: 63, windMph: 5, windFrom: 'W', sky: 'part-cloudy' },
-    applicatorKind: 'member',
-    applicatorId: demoId(1, 1),
-    applicator: 'Juno Marlowick',
-    licence: 'DEMO-0417',
-    enteredBy: { id: demoId(1, 1), name: 'Juno Marlowick' },
     targets: [],
-    note: '',
   };
 }
 

@@ -8,7 +8,7 @@ import {
   type LocalDate,
   type LookAnswer,
 } from '@alfombra/core';
-import { demoId } from './company';
+import { DEMO_HANDS, demoId } from './company';
 
 /** The first year of the past, and the demo's day, up to which it goes. */
 const FIRST_YEAR = 2024;
@@ -124,7 +124,9 @@ export function pastOf(
       records.push({
         id: demoId(14, index * 256 + batch * 4 + place),
         body: {
-          ...HANDS,
+          ...DEMO_HANDS,
+          start: '10:10',
+          end: '10:50',
           lawnId,
           zoneId: zone.id,
           stepId: serves && `${need}/${serves[1]}`,
@@ -159,20 +161,3 @@ export function pastOf(
   }
   return { records, looks };
 }
-
-/** Whose hands they were, and what nobody wrote down of it. */
-const HANDS = {
-  start: '10:10',
-  end: '10:50',
-  calibratedMph: null,
-  paceMph: null,
-  bloom: null,
-  kill: false,
-  moment: null,
-  applicatorKind: 'member',
-  applicatorId: demoId(1, 1),
-  applicator: 'Juno Marlowick',
-  licence: 'DEMO-0417',
-  enteredBy: { id: demoId(1, 1), name: 'Juno Marlowick' },
-  note: '',
-} as const;

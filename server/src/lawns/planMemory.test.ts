@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib';
 import type { LawnRevision } from '@alfombra/core';
 import { v7 as uuid } from 'uuid';
 import { lawnBody, signedInCompany, testServer, type TestServer } from '../../test/testServer';
@@ -71,6 +72,26 @@ it('tells of both where two inputs changed, each with its own', async () => {
   await put({ upkeep: 'showpiece', agreement: { services: [], doneBy: {} } });
   // What is agreed moves no work: it makes it an offer.
   expect(causes((await moved())[0])).toEqual(['upkeep']);
+});
+
+it('loses no lawn over a plan that an older planner remembered otherwise', async () => {
+  const { agent, id, put, moved } = await lawn();
+  await moved();
+  const forget = (asked: object) =>
+    server.models.lawnPlans.update(
+      { asked: gzipSync(JSON.stringify(asked)) },
+      { where: { lawnId: id } },
+    );
+  for (const [asked, upkeep] of [
+    [{}, 'showpiece'],
+    [{ zones: 'none' }, 'standard'],
+  ] as const) {
+    await forget(asked);
+    await put({ upkeep });
+    const [row] = (await agent.get('/api/lawns').expect(200)).body as { fault: string | null }[];
+    expect(row!.fault).toBeNull();
+  }
+  expect(await moved()).toEqual([]);
 });
 
 it('keeps what moved for a season', async () => {

@@ -1,11 +1,13 @@
 import {
   daysBetween,
   findingsOf,
+  isOurs,
   dueWork,
   laboratoryDays,
   lawnBodySchema,
   probeReadingsOf,
   regionSchema,
+  seasonRequestSchema,
   zoneArea,
   type ApplicationRecordBody,
   type Company,
@@ -168,7 +170,7 @@ export function workOut(
   const season = planSeason(input);
   const { soil } = input;
   const zoneName = (id: string) => body.zones.find((zone) => zone.id === id)?.name ?? '';
-  const upcoming = season.steps.find(({ state, offer }) => state === 'upcoming' && !offer);
+  const upcoming = season.steps.find((step) => step.state === 'upcoming' && isOurs(step));
   const areas = body.zones.map((zone) => zoneArea(zone));
   const areaFt2 = areas.reduce((sum, area) => sum + area, 0);
   const cover = new Map<string, number>();
@@ -211,6 +213,13 @@ const inputOf = (
   sharedSoil: Map<string, SoilSeason>,
 ) => lawnSeasonInput(request, weather, readings, records, history, sharedSoil);
 
+/** A question that was remembered, as it is asked now: an older planner's may lack fields, or not be understood. */
+function understood({ readings, records, history, ...request }: AskedThen): AskedThen | null {
+  const { success, data } = askedThenSchema.safeParse(request);
+  return success ? { ...data, readings, records, history } : null;
+}
+const askedThenSchema = seasonRequestSchema.omit({ today: true, policy: true });
+
 /** What is remembered of a plan, and what moved in it since the last. */
 function planned(
   { today, policy }: Company,
@@ -234,9 +243,9 @@ function planned(
     };
     return plannedWorks(planSeason(inputOf(then, weather, sharedSoil)));
   };
-  const moves = before
-    ? movesSince(before.works, before.asked, asked, ask, [before.day, today])
-    : [];
+  const then = before && understood(before.asked);
+  const moves =
+    before && then ? movesSince(before.works, then, asked, ask, [before.day, today]) : [];
   return { day: today, works, asked, moves };
 }
 

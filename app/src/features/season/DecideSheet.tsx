@@ -1,11 +1,4 @@
-import {
-  localDate,
-  needOfWork,
-  type Lawn,
-  type LocalDate,
-  type Need,
-  type Step,
-} from '@alfombra/core';
+import { localDate, needOfWork, type Lawn, type Need, type Step } from '@alfombra/core';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
@@ -22,31 +15,30 @@ import {
   without,
   withoutNeed,
 } from './decisions';
+import type { ShownSeason } from '@/workers/askSeason';
 import { useDayWords } from './useTrial';
 
 /** Another day for a step, or the word that what it is for is left here. */
 export function DecideSheet({
   step,
   needs,
-  lawn,
-  today,
+  question,
   session,
 }: {
   step: Step;
   /** Needs of the lawn, of which this step serves some. */
   needs: readonly Need[];
-  lawn: Lawn;
-  today: LocalDate;
-  /** In which the worker can be asked what the judge says of another day. */
-  session?: number | undefined;
-}) {
+} & ShownSeason) {
+  const { lawn } = question;
+  const { today } = question.company;
   const { t } = useTranslation();
   const words = useFailureWords();
   const putLawn = usePutLawn(lawn.id);
   const [open, setOpen] = useState(false);
   const [day, setDay] = useState<string>(step.window.best);
   const [bad, setBad] = useState(false);
-  const said = useDayWords(session, open ? step.id : null)?.[localDate(day || today)];
+  const { said } = useDayWords({ question, session }, open ? step.id : null);
+  const onDay = said?.[localDate(day || today)] ?? [];
   const show = () => {
     setDay(step.window.best);
     setBad(false);
@@ -78,7 +70,7 @@ export function DecideSheet({
           onChange={setDay}
           error={bad ? t('decided.past') : undefined}
         />
-        {said && said.length > 0 ? <Findings findings={said} /> : null}
+        {onDay.length > 0 ? <Findings findings={onDay} /> : null}
         <Button kind="main" label={t('decided.set')} onPress={keep} />
         {step.pinned ? (
           <Button

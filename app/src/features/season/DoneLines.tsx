@@ -10,14 +10,18 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { namesOfZones } from '@/features/record/zoneNames';
+import { useProducts } from '@/features/shelf/useProducts';
 import { Button, KnotGlyph, shortDay, Words } from '@/ui';
+import { materialName } from './productWords';
 
 /** What is put down, as a knot of the strip. */
 const KINDS: Readonly<Record<string, StepKind>> = {
   herbicide: 'control',
   treatment: 'protect',
   fertilizer: 'feed',
+  amendment: 'feed',
   seed: 'seed',
+  plugs: 'seed',
 };
 
 /** What was done this year, with the day to which it still holds; unfolded on a word. */
@@ -33,6 +37,7 @@ export function DoneLines({
   today: string;
 }) {
   const { t } = useTranslation();
+  const shelf = useProducts();
   const [shown, setShown] = useState(false);
   const works = doneWork(
     records
@@ -40,8 +45,10 @@ export function DoneLines({
       .sort((a, b) => (a.date < b.date ? -1 : 1)),
   );
   if (works.length === 0) return null;
-  const knotOf = (ids: readonly string[]) =>
-    threads.flatMap(({ knots }) => knots).find(({ id }) => ids.includes(id));
+  const knotOf = (work: readonly ApplicationRecord[]) =>
+    threads
+      .flatMap(({ knots }) => knots)
+      .find(({ recordIds }) => work.some(({ id }) => recordIds?.includes(id)));
   return (
     <View>
       <Button
@@ -52,9 +59,8 @@ export function DoneLines({
       {(shown ? works : []).map((work) => {
         const record = work[0]!;
         const date = localDate(record.date);
-        const holds = threads
-          .flatMap((thread) => thread.holds)
-          .find(({ from, until }) => from === date && until >= today);
+        const knot = knotOf(work);
+        const until = knot?.holdsUntil;
         return (
           <View
             key={record.id}
@@ -65,21 +71,19 @@ export function DoneLines({
             </Words>
             <View className="opacity-50">
               <KnotGlyph
-                kind={
-                  knotOf(work.map(({ id }) => id))?.kind ??
-                  KINDS[record.materials[0]?.kind ?? ''] ??
-                  'look-again'
-                }
+                kind={knot?.kind ?? KINDS[record.materials[0]?.kind ?? ''] ?? 'look-again'}
               />
             </View>
             <View className="min-w-0 flex-1">
               <Words weight="semi" tone="second">
-                {record.materials.map(({ kind, slug }) => t(`${kind}.${slug}`)).join(', ')}
+                {record.materials.map((material) => materialName(t, material, shelf)).join(', ')}
               </Words>
               <Words size="note" tone="quiet">
                 {[
                   namesOfZones(lawn, work),
-                  ...(holds ? [t('threads.holds', { date: shortDay(holds.until) })] : []),
+                  ...(until && until >= today
+                    ? [t('threads.holds', { date: shortDay(until) })]
+                    : []),
                 ].join(' · ')}
               </Words>
             </View>

@@ -5,6 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { fullDay, KnotGlyph, shortDay, Words } from '@/ui';
 import { dayScale, PAD } from './curvePaths';
+import { verbOf } from './stepName';
 import { KNOT } from './threadName';
 
 /** What a hand does with the knots of a strip. */
@@ -113,7 +114,7 @@ export function JobKnot({
   return (
     <View
       role="slider"
-      aria-label={t('threads.knot', { kind: t(`kind.${knot.kind}`), name })}
+      aria-label={t('threads.knot', { kind: verbOf(t, knot.kind, knot.need), name })}
       aria-valuemin={least}
       aria-valuemax={days}
       aria-valuenow={daysBetween(first, date)}

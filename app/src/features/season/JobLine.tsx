@@ -1,37 +1,39 @@
-import { isDue, yearOf, type LocalDate, type StepKind, type WorkStep } from '@alfombra/core';
+import { isDue, type LocalDate, type LookStep, type Step, type WorkStep } from '@alfombra/core';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Pressable, View } from 'react-native';
-import { KnotGlyph, shortDay, Tag, Words } from '@/ui';
+import { dayNear, KnotGlyph, Tag, Words } from '@/ui';
 import { groundOf, JobActions, StateTag } from './StepCard';
 import { stepName } from './stepName';
 
+/** By which the line of a job is found on its page. */
+export const lineId = (id: string): string => `line ${id}`;
+
+interface LineProps {
+  today: LocalDate;
+  open: boolean;
+  onPress: () => void;
+  /** What opens under it, where it does. */
+  children?: ReactNode;
+}
+
 /** A line of the season: its day, its knot, what it is and how far; pressed it opens. */
 function Line({
-  date,
+  step,
   today,
-  kind,
-  name,
   ground,
   aside,
   open,
   onPress,
   testID,
   children,
-}: {
-  date: LocalDate;
-  today: LocalDate;
-  kind: StepKind;
-  name: string;
-  ground: string;
-  aside: ReactNode;
-  open: boolean;
-  onPress: () => void;
-  testID: string;
-  children?: ReactNode;
-}) {
+}: LineProps & { step: Step; ground: string; aside: ReactNode; testID: string }) {
+  const { t } = useTranslation();
   return (
-    <View className={`border-b border-line ${open ? 'border-l-4 border-l-main' : ''}`}>
+    <View
+      id={lineId(step.id)}
+      className={`border-b border-line ${open ? 'border-l-4 border-l-main' : ''}`}
+    >
       <Pressable
         role="button"
         aria-expanded={open}
@@ -40,11 +42,11 @@ function Line({
         className={`min-h-[58px] flex-row flex-wrap items-center gap-x-3 gap-y-1 py-2 ${open ? 'bg-panel px-2' : ''}`}
       >
         <Words size="note" weight="bold" tabular className="w-[52px]">
-          {[shortDay(date), ...(yearOf(date) === yearOf(today) ? [] : [yearOf(date)])].join('\n')}
+          {dayNear(step.window.best, today)}
         </Words>
-        <KnotGlyph kind={kind} />
+        <KnotGlyph kind={step.kind} />
         <View className="min-w-[130px] flex-1">
-          <Words weight="bold">{name}</Words>
+          <Words weight="bold">{stepName(t, step)}</Words>
           <Words size="note" tone="second">
             {ground}
           </Words>
@@ -59,41 +61,30 @@ function Line({
 /** A job as a line; one that is due has its card and its record at hand. */
 export function JobLine({
   step,
-  today,
   lawnId,
   zoneName,
   main,
-  open,
-  onPress,
   children,
-}: {
+  ...line
+}: LineProps & {
   step: WorkStep;
-  today: LocalDate;
   lawnId: string;
   zoneName: string;
   /** The one to do next. */
   main: boolean;
-  open: boolean;
-  onPress: () => void;
-  /** The job itself, where it opens under its line. */
-  children?: ReactNode;
 }) {
   const { t } = useTranslation();
   return (
     <Line
-      date={step.window.best}
-      today={today}
-      kind={step.kind}
-      name={stepName(t, step)}
+      {...line}
+      step={step}
       ground={groundOf(t, step, zoneName)}
       aside={
         <>
           {step.pinned ? <Tag label={t('decided.tag')} tone="cool" /> : null}
-          <StateTag step={step} />
+          <StateTag step={step} today={line.today} />
         </>
       }
-      open={open}
-      onPress={onPress}
       testID={`step-${step.kind}`}
     >
       {isDue(step) ? (
@@ -108,34 +99,19 @@ export function JobLine({
 
 /** A return that is not due yet. */
 export function LookLine({
-  name,
-  date,
-  today,
-  ground,
-  aside,
-  open,
-  onPress,
+  step,
+  zoneName,
   children,
-}: {
-  name: string;
-  date: LocalDate;
-  today: LocalDate;
-  ground: string;
-  aside: ReactNode;
-  open: boolean;
-  onPress: () => void;
-  children?: ReactNode;
-}) {
+  ...line
+}: LineProps & { step: LookStep; zoneName: string }) {
+  const { t } = useTranslation();
+  const opens = dayNear(step.window.opens, line.today);
   return (
     <Line
-      date={date}
-      today={today}
-      kind="look-again"
-      name={name}
-      ground={ground}
-      aside={aside}
-      open={open}
-      onPress={onPress}
+      {...line}
+      step={step}
+      ground={zoneName}
+      aside={<Tag label={t('season.upcoming', { date: opens })} />}
       testID="look-line"
     >
       {children ? <View className="pb-3">{children}</View> : null}

@@ -25,7 +25,7 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
     question?.lawn.version ?? 0,
   );
   const back = `/lawns/${lawnId}`;
-  if (!question || !view) {
+  if (!question || !view || !shownZone) {
     return <SeasonPending title={t('season.title')} back={back} error={error} onRetry={retry} />;
   }
   const { lawn } = question;
@@ -54,7 +54,7 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
             <Chip
               key={zone.id}
               label={zone.name}
-              chosen={zone.id === (tab === 'ground' ? shownZone!.id : zoneId)}
+              chosen={zone.id === (tab === 'ground' ? shownZone.id : zoneId)}
               onPress={() => setPicked(zone.id)}
             />
           ))}
@@ -63,7 +63,7 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
           year.data ? (
             <YearPanel
               year={year.data}
-              steps={view.season.steps.filter((step) => step.zoneId === shownZone!.id)}
+              steps={view.season.steps.filter((step) => step.zoneId === shownZone.id)}
               name={`${lawn.name}-${shownZone!.name}`}
             />
           ) : (
@@ -78,7 +78,7 @@ export function LawnSeasonScreen({ lawnId }: { lawnId: string }) {
             question={question}
             view={view}
             records={records}
-            curveOf={shownZone!.id}
+            curveOf={shownZone.id}
             zoneIds={new Set(zoneId === null ? lawn.zones.map(({ id }) => id) : [zoneId])}
           />
         )}

@@ -5,30 +5,38 @@ import {
   type LawnRevision,
   type LocalDate,
   type Season,
+  type Shelf,
 } from '@alfombra/core';
 import type { TFunction } from 'i18next';
 import { useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useRevisions } from '@/api/queries';
 import { useSeenStore } from '@/state/seenStore';
-import { Button, Card, shortDay, Title, Words } from '@/ui';
+import { useProducts } from '@/features/shelf/useProducts';
+import { Button, Card, dayNear, Title, Words } from '@/ui';
 import { needIdOf, needName, zoneOf } from './decisions';
+import { materialName } from './productWords';
+import { verbOf } from './stepName';
 
 type Move = LawnRevision['moves'][number];
 
 /** How a move went: days, another product, another amount. */
-function how(t: TFunction, { from, to, products, amount }: Move): string {
+function how(
+  t: TFunction,
+  { from, to, products, amount }: Move,
+  today: LocalDate,
+  shelf: Shelf,
+): string {
+  const day = (date: LocalDate) => dayNear(date, today);
   const days =
     from === null
-      ? t('threads.comes', { to: shortDay(to!) })
+      ? t('threads.comes', { to: day(to!) })
       : to === null
-        ? t('threads.goes', { from: shortDay(from) })
+        ? t('threads.goes', { from: day(from) })
         : from === to
           ? null
-          : t('threads.fromTo', { from: shortDay(from), to: shortDay(to) });
-  const names = products?.map((slug) =>
-    t([`herbicide.${slug}`, `treatment.${slug}`, `fertilizer.${slug}`, `grass.${slug}`]),
-  );
+          : t('threads.fromTo', { from: day(from), to: day(to) });
+  const names = products?.map((product) => materialName(t, product, shelf));
   return [
     days,
     names ? t('moved.product', { products: names.join(', ') }) : null,
@@ -96,6 +104,7 @@ export function MovedCard({
   today: LocalDate;
 }) {
   const { t } = useTranslation();
+  const shelf = useProducts();
   const { seen, see } = useSeenStore();
   const { data } = useRevisions(lawn.id, { version: lawn.version, today });
   const last = seen[lawn.id];
@@ -113,7 +122,7 @@ export function MovedCard({
       {moves.map((move) => (
         <Words key={move.works.join()}>
           <Words weight="bold">
-            {t('moved.row', { what: nameOf(t, move), how: how(t, move) })}
+            {t('moved.row', { what: nameOf(t, move), how: how(t, move, today, shelf) })}
           </Words>{' '}
           {t('moved.because', { cause: t(`moved.cause.${move.cause}`) })}
         </Words>
@@ -125,4 +134,4 @@ export function MovedCard({
 
 /** "Prevent crabgrass", "Feed fall". */
 const nameOf = (t: TFunction, { kind, works }: Move): string =>
-  `${t(`kind.${kind}`)} ${needName(t, needOfWork(works[0] ?? '')).toLowerCase()}`;
+  `${verbOf(t, kind, works[0] ?? '')} ${needName(t, needOfWork(works[0] ?? '')).toLowerCase()}`;

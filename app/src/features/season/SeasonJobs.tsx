@@ -12,7 +12,7 @@ import {
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import { Empty, shortDay, Tag, Title, useWide, Words } from '@/ui';
+import { Empty, Title, useWide, Words } from '@/ui';
 import { namesOfZones, saidOf } from '@/features/record/zoneNames';
 import type { SeasonQuestion, SeasonView } from '@/workers/seasonView';
 import { ChoiceSheet } from './ChoiceSheet';
@@ -23,7 +23,7 @@ import { DoneLately } from './DoneLately';
 import { DoneLines } from './DoneLines';
 import { FindOutCard } from './FindOutCard';
 import { HeatCard } from './HeatCard';
-import { JobLine, LookLine } from './JobLine';
+import { JobLine, lineId, LookLine } from './JobLine';
 import { LookCard } from './LookCard';
 import { MovedCard } from './MovedCard';
 import { NotPlanned } from './NotPlanned';
@@ -31,7 +31,6 @@ import { areaDoubt } from './productWords';
 import { SeasonLoom } from './SeasonLoom';
 import { SeenCard } from './SeenCard';
 import { StepCard } from './StepCard';
-import { stepName } from './stepName';
 
 /** Clashes that are the same question in several zones, together. */
 function sameClashes(clashes: readonly Clash[]): Clash[][] {
@@ -116,11 +115,9 @@ export function SeasonJobs({
     ) : (
       <LookLine
         key={row.id}
-        name={stepName(t, row)}
-        date={row.window.best}
+        step={row}
         today={today}
-        ground={zoneName(row.zoneId)}
-        aside={<Tag label={t('season.upcoming', { date: shortDay(row.window.opens) })} />}
+        zoneName={zoneName(row.zoneId)}
         open={row.id === openId}
         onPress={() => press(row.id)}
         {...under}
@@ -139,13 +136,17 @@ export function SeasonJobs({
       <HeatCard lawn={lawn} weather={question.weather} />
       {soil && steps.length > 0 ? (
         <SeasonLoom
-          lawn={lawn}
-          today={today}
+          question={question}
           soil={soil}
           view={view}
           zoneIds={zoneIds}
           picked={openId}
-          onPick={setOpened}
+          onPick={(id) => {
+            setOpened(id);
+            requestAnimationFrame(() =>
+              document.getElementById(lineId(id))?.scrollIntoView({ block: 'start' }),
+            );
+          }}
         />
       ) : null}
       <MovedCard lawn={lawn} steps={season.steps} zoneIds={zoneIds} today={today} />
@@ -223,6 +224,7 @@ function OpenJob({
   return (
     <StepCard
       step={step}
+      today={company.today}
       lawnId={lawn.id}
       zoneName={namesOfZones(lawn, lines)}
       head={head}
@@ -239,13 +241,7 @@ function OpenJob({
           }
         : {})}
       decide={
-        <DecideSheet
-          step={step}
-          needs={season.needs}
-          lawn={lawn}
-          today={company.today}
-          session={session}
-        />
+        <DecideSheet step={step} needs={season.needs} question={question} session={session} />
       }
       judged={saidOf(lines.map((line) => judged[line.id] ?? []))}
       doubt={areaDoubt(zones)}

@@ -1,9 +1,9 @@
-import { jobsOf, wholeJob, type Lawn, type LocalDate } from '@alfombra/core';
+import { jobsOf, wholeJob, type LocalDate } from '@alfombra/core';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
 import { Words } from '@/ui';
-import type { SeasonView, SoilView } from '@/workers/seasonView';
+import type { SeasonQuestion, SeasonView, SoilView } from '@/workers/seasonView';
 import { SeasonStrip } from './SeasonStrip';
 import { threadsIn } from './threadName';
 import { TrialCard } from './TrialCard';
@@ -11,16 +11,14 @@ import { useDayWords, useTrialOf } from './useTrial';
 
 /** The year's curve with its threads, on which a job is tried on another day; the jobs below it stay as they are meanwhile. */
 export function SeasonLoom({
-  lawn,
-  today,
+  question,
   soil,
   view,
   zoneIds,
   picked,
   onPick,
 }: {
-  lawn: Lawn;
-  today: LocalDate;
+  question: SeasonQuestion;
   soil: SoilView;
   view: SeasonView;
   zoneIds: ReadonlySet<string>;
@@ -30,8 +28,11 @@ export function SeasonLoom({
 }) {
   const { t } = useTranslation();
   const [trial, setTrial] = useState<{ jobId: string; date: LocalDate } | null>(null);
-  const days = useDayWords(view.session, trial?.jobId ?? null);
-  const { laid, busy } = useTrialOf(view.session, trial);
+  const { lawn } = question;
+  const { today } = question.company;
+  const season = { question, session: view.session };
+  const { said: days, error: unsaid } = useDayWords(season, trial?.jobId ?? null);
+  const { laid, busy, error: unlaid } = useTrialOf(season, trial);
   const tried = trial ? jobsOf(view.season.steps).find(({ id }) => id === trial.jobId) : undefined;
   const shown = [...zoneIds].join();
   // What is tried stays on the line on which it was taken up.
@@ -71,6 +72,7 @@ export function SeasonLoom({
           words={days}
           laid={laid}
           busy={busy}
+          failed={unsaid ?? unlaid}
           lawn={lawn}
           today={today}
           onDone={() => setTrial(null)}

@@ -1,10 +1,11 @@
 import { daysBetween, localDate, stripThresholds } from '@alfombra/core';
 import type { Thread } from '@alfombra/core/planning';
 import { memo } from 'react';
-import Svg, { Circle, G, Line, Path, Text } from 'react-native-svg';
+import Svg, { Circle, G, Line, Text } from 'react-native-svg';
 import { monthName } from '@/ui';
 import type { SoilView } from '@/workers/seasonView';
-import { bandPath, curvePath, dayScale, PAD, valueScale } from './curvePaths';
+import { dayScale, PAD, valueScale } from './curvePaths';
+import { MeasuredCurve } from './MeasuredCurve';
 import { ThreadLine } from './ThreadLine';
 import { CURVE_HEIGHT, threadTop } from './threadName';
 
@@ -74,21 +75,14 @@ export const SoilCurve = memo(function SoilCurve({
           />
         </G>
       ))}
-      <Path d={bandPath(lower, upper, measured, end, xi, y)} fill="var(--cool-tint)" />
-      <Path
-        d={curvePath(middle, measured, end, xi, y)}
-        fill="none"
-        stroke="var(--cool-line)"
-        strokeWidth={2.5}
-        strokeDasharray="2 5"
-        strokeLinecap="round"
-      />
-      <Path
-        d={curvePath(middle, 0, measured, xi, y)}
-        fill="none"
-        stroke="var(--cool)"
-        strokeWidth={4}
-        strokeLinejoin="round"
+      <MeasuredCurve
+        values={middle}
+        low={lower}
+        high={upper}
+        measured={measured}
+        last={end}
+        x={xi}
+        y={y}
       />
       {stripThresholds.map(({ slug, valueF }, index) => (
         <Text

@@ -1,4 +1,11 @@
-import { isDue, type Exclusion, type Gate, type Step, type WorkStep } from '@alfombra/core';
+import {
+  isDue,
+  type Exclusion,
+  type Gate,
+  type LocalDate,
+  type Step,
+  type WorkStep,
+} from '@alfombra/core';
 import type { CheckFinding } from '@alfombra/core/judging';
 import { Findings } from '@/features/record/Findings';
 import { useProducts } from '@/features/shelf/useProducts';
@@ -9,6 +16,7 @@ import { View } from 'react-native';
 import {
   Button,
   Card,
+  dayNear,
   fullDay,
   KnotGlyph,
   LinkButton,
@@ -86,7 +94,7 @@ export function groundOf(t: TFunction, step: WorkStep, zoneName: string): string
 }
 
 /** How far a job is: to be done, to wait for, only an offer, or somebody else's. */
-export function StateTag({ step }: { step: WorkStep }) {
+export function StateTag({ step, today }: { step: WorkStep; today: LocalDate }) {
   const { t } = useTranslation();
   const due = isDue(step);
   const label = step.offer
@@ -97,7 +105,7 @@ export function StateTag({ step }: { step: WorkStep }) {
         ? t('looks.waitsTag')
         : due
           ? t('season.open')
-          : t('season.upcoming', { date: shortDay(step.window.opens) });
+          : t('season.upcoming', { date: dayNear(step.window.opens, today) });
   return <Tag label={label} tone={due ? 'good' : 'panel'} />;
 }
 
@@ -143,6 +151,7 @@ export function JobActions({
 /** One job: when, what, how much, where, on which conditions, why, and what was left out. */
 export function StepCard({
   step,
+  today,
   lawnId,
   zoneName,
   head = true,
@@ -152,6 +161,7 @@ export function StepCard({
   judged = [],
 }: {
   step: WorkStep;
+  today: LocalDate;
   lawnId: string;
   /** Of all its zones. */
   zoneName: string;
@@ -199,7 +209,7 @@ export function StepCard({
           </View>
           <View className="items-end gap-1">
             {step.pinned ? <Tag label={t('decided.tag')} tone="cool" /> : null}
-            <StateTag step={step} />
+            <StateTag step={step} today={today} />
           </View>
         </View>
       ) : null}

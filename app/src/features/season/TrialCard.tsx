@@ -17,6 +17,7 @@ export function TrialCard({
   words: said,
   laid,
   busy,
+  failed,
   lawn,
   today,
   onDone,
@@ -27,6 +28,8 @@ export function TrialCard({
   words: DayWords | undefined;
   laid: Trial | null;
   busy: boolean;
+  /** Why nobody could say. */
+  failed: Error | null;
   lawn: Lawn;
   today: LocalDate;
   onDone: () => void;
@@ -36,8 +39,8 @@ export function TrialCard({
   const putLawn = usePutLawn(lawn.id);
   const findings = said?.[date];
   const keep = () => {
-    putLawn.mutate({ ...lawn, decisions: withDay(lawn.decisions, today, step, date) });
-    onDone();
+    const decisions = withDay(lawn.decisions, today, step, date);
+    putLawn.mutate({ ...lawn, decisions }, { onSuccess: onDone });
   };
   return (
     <Card tone="caution" testID="trial">
@@ -46,14 +49,16 @@ export function TrialCard({
         {t('threads.instead', { from: shortDay(step.window.best), to: shortDay(date) })}
       </Words>
       <View aria-live="polite" className="gap-2">
-        {findings === undefined ? (
+        {failed ? (
+          <Failed message={failed.message} />
+        ) : findings === undefined ? (
           <Words tone="second">{t(said ? 'threads.tooFar' : 'threads.asking')}</Words>
         ) : findings.length === 0 ? (
           <Words tone="second">{t('threads.nothingAgainst')}</Words>
         ) : (
           <Findings findings={findings} />
         )}
-        {busy || !laid ? (
+        {failed ? null : busy || !laid ? (
           <Words tone="second">{t('threads.laying')}</Words>
         ) : laid.moved.length === 0 ? (
           <Words tone="second">{t('threads.nothingMoves')}</Words>

@@ -2,9 +2,10 @@ import { daysBetween, type LocalDate, type Step } from '@alfombra/core';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { View } from 'react-native';
-import Svg, { Circle, Line, Path, Rect, Text } from 'react-native-svg';
+import Svg, { Circle, Line, Rect, Text } from 'react-native-svg';
 import { knotDye, longDay, monthName, number } from '@/ui';
-import { bandPath, curvePath, dayScale, PAD, valueScale } from './curvePaths';
+import { dayScale, PAD, valueScale } from './curvePaths';
+import { MeasuredCurve } from './MeasuredCurve';
 import { useDayDrag } from './useDayDrag';
 import { YEAR_CURVES, type YearCurve } from './yearCurves';
 import type { YearView } from '@/workers/yearView';
@@ -88,21 +89,14 @@ export function YearChart({
               strokeDasharray="4 4"
             />
           ))}
-          <Path d={bandPath(low ?? [], high ?? [], measured, last, x, y)} fill="var(--cool-tint)" />
-          <Path
-            d={curvePath(values, measured, last, x, y)}
-            fill="none"
-            stroke="var(--cool-line)"
-            strokeWidth={2.5}
-            strokeDasharray="2 5"
-            strokeLinecap="round"
-          />
-          <Path
-            d={curvePath(values, 0, measured, x, y)}
-            fill="none"
-            stroke="var(--cool)"
-            strokeWidth={3.5}
-            strokeLinejoin="round"
+          <MeasuredCurve
+            values={values}
+            low={low ?? []}
+            high={high ?? []}
+            measured={measured}
+            last={last}
+            x={x}
+            y={y}
           />
           {lines.map((line) => (
             <Text

@@ -40,7 +40,7 @@ const open = (lawn = question.lawn, of = step) => {
   const { needs } = seasonView({ ...question, lawn }).season;
   render(
     <QueryClientProvider client={new QueryClient()}>
-      <DecideSheet step={of} needs={needs} lawn={lawn} today={today} />
+      <DecideSheet step={of} needs={needs} question={{ ...question, lawn }} session={undefined} />
     </QueryClientProvider>,
   );
   fireEvent.click(screen.getByText('Another day, or not here'));

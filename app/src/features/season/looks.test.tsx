@@ -93,7 +93,7 @@ it('has no second walk due before somebody has looked, and says what it waits fo
     )!;
   const walk = walkOf({});
   expect(walk.waitsFor).toBeDefined();
-  render(<StepCard step={walk as never} lawnId="l" zoneName="Front" doubt={null} />);
+  render(<StepCard today={today} step={walk as never} lawnId="l" zoneName="Front" doubt={null} />);
   expect(screen.getByText('Waits for a look')).toBeTruthy();
   expect(screen.getByText(/^Only if it is still seen at the look before it/)).toBeTruthy();
   expect(walkOf({ x: { needId: need, date: today, seen: 'gone' } })).toBeUndefined();

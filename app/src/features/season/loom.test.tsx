@@ -4,6 +4,7 @@ import {
   causes,
   FALL_ROUND,
   grasses,
+  needOfWork,
   wholeJob,
   jobsOf,
   weeds,
@@ -21,7 +22,14 @@ import { TrialCard } from './TrialCard';
 
 const mockPut = jest.fn();
 jest.mock('@/api/queries', () => ({
-  usePutLawn: () => ({ mutate: mockPut, error: null, isPending: false }),
+  usePutLawn: () => ({
+    mutate: (lawn: unknown, then?: { onSuccess?: () => void }) => {
+      mockPut(lawn);
+      then?.onSuccess?.();
+    },
+    error: null,
+    isPending: false,
+  }),
 }));
 
 const question = testQuestion();
@@ -47,6 +55,7 @@ const show = (knot: Partial<Knot> = {}) =>
     <JobKnot
       knot={{
         id: job.id,
+        need: needOfWork(job.id),
         kind: 'prevent',
         date: step.window.best,
         state: 'waiting',
@@ -73,6 +82,13 @@ beforeEach(() => {
 });
 
 describe('a knot on its thread', () => {
+  it('says that what was found is treated, and what may come is prevented', () => {
+    const { unmount } = show({ kind: 'protect', need: 'cure:chinch-bug:z:2026' });
+    expect(screen.getByRole('slider', { name: /^Treat: / })).toBeTruthy();
+    unmount();
+    show({ kind: 'protect', need: 'protect:chinch-bug:z:2026' });
+    expect(screen.getByRole('slider', { name: /^Prevent: / })).toBeTruthy();
+  });
   it('is moved by the arrow keys, a day and a week, and never before today', () => {
     show();
     const knot = screen.getByRole('slider', { name: /^Prevent: crabgrass held off/ });
@@ -111,13 +127,18 @@ it('says of a tried day what the judge says and what moves, and keeps it on a wo
     .sort()
     .find((day) => words[day as typeof today]!.length > 0) as typeof today;
   const done = jest.fn();
-  const card = (date: typeof today, said: typeof words | undefined) => (
+  const card = (
+    date: typeof today,
+    said: typeof words | undefined,
+    failed: Error | null = null,
+  ) => (
     <TrialCard
       step={step}
       date={date}
       words={said}
       laid={tryDay(session, job.id, date)}
       busy={false}
+      failed={failed}
       lawn={question.lawn}
       today={today}
       onDone={done}
@@ -134,6 +155,9 @@ it('says of a tried day what the judge says and what moves, and keeps it on a wo
   expect(screen.getByText(/^The judge is being asked/)).toBeTruthy();
   rerender(card(addDays(step.window.best, 80), words));
   expect(screen.getByText('Nobody has judged a day that far off.')).toBeTruthy();
+  rerender(card(step.window.best, undefined, new Error('the worker is gone')));
+  expect(screen.getByText('the worker is gone')).toBeTruthy();
+  expect(screen.queryByText(/being asked/)).toBeNull();
   const day = addDays(step.window.best, 3);
   rerender(card(day, words));
   fireEvent.click(screen.getByText('Keep this day'));

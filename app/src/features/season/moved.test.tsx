@@ -6,7 +6,10 @@ import { QUESTION_ZONE, testQuestion } from '@/testdata/testQuestion';
 import { MovedCard, movesOf } from './MovedCard';
 
 let mockRevisions: LawnRevision[] = [];
-jest.mock('@/api/queries', () => ({ useRevisions: () => ({ data: mockRevisions }) }));
+jest.mock('@/api/queries', () => ({
+  useRevisions: () => ({ data: mockRevisions }),
+  useCompany: () => ({ data: undefined }),
+}));
 
 const { lawn, company } = testQuestion();
 const work = (zone = QUESTION_ZONE) => `prevent:crabgrass:${zone}:2026/lay/1`;
@@ -57,7 +60,11 @@ it('says what moved and why, until it has been seen', () => {
   expect(screen.queryByText(/Moved since/)).toBeNull();
   unmount();
   mockRevisions = [
-    revision(8, { from: null, products: ['dithiopyr'], cause: 'decisions' }),
+    revision(8, {
+      from: null,
+      products: [{ kind: 'herbicide', slug: 'dithiopyr' }],
+      cause: 'decisions',
+    }),
     ...mockRevisions,
   ];
   show();
@@ -110,4 +117,19 @@ it('says nothing that is not so now, and nothing of what somebody has just decid
   expect(count(steps, { ...lawn, decisions })).toBe(0);
   mockRevisions = [revision(1, { cause: 'day' })];
   expect(count(steps, { ...lawn, decisions })).toBe(1);
+});
+
+it('names a treatment of what was found, a bag by its grade, and the year of another year’s day', () => {
+  useSeenStore.setState({ seen: { [lawn.id]: 0 } });
+  const cure = `cure:chinch-bug:${QUESTION_ZONE}:2026/treat/1`;
+  mockRevisions = [
+    revision(1, {
+      works: [cure],
+      kind: 'protect',
+      to: '2027-04-15' as never,
+      products: [{ kind: 'fertilizer', slug: '24-0-11-half-slow' }],
+    }),
+  ];
+  show([{ serves: [cure], window: { best: '2027-04-15' } }] as unknown as Season['steps']);
+  expect(screen.getByText(/^Treat .*: Apr 9 → Apr 15, 2027, now 24-0-11/)).toBeTruthy();
 });

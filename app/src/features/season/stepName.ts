@@ -1,6 +1,10 @@
 import type { Step } from '@alfombra/core';
 import type { TFunction } from 'i18next';
 
+/** What is done, for which need: what was found is treated, what may come is prevented. */
+export const verbOf = (t: TFunction, kind: Step['kind'], need: string): string =>
+  t(`kind.${kind === 'protect' && need.startsWith('cure:') ? 'treat' : kind}`);
+
 /** What a step is called in a list and on the strip. */
 export function stepName(t: TFunction, step: Step): string {
   switch (step.kind) {

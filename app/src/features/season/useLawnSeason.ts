@@ -13,6 +13,7 @@ import { useOutboxStore } from '@/state/sync/outboxStore';
 import { pendingMark } from '@/state/sync/overlay';
 import { askSeason } from '@/workers/askSeason';
 import type { SeasonQuestion } from '@/workers/seasonView';
+import { serialOf } from './serialOf';
 
 const NONE: readonly never[] = [];
 const versions = (rows: readonly { id: string; version: number }[]) =>
@@ -59,8 +60,8 @@ export function useLawnSeason(lawnId: string) {
         question.company.today,
         question.company.version,
         question.lawn.version,
-        question.weather.today,
-        question.weather.station.standIn,
+        // Days that were imported are other weather of the same day.
+        serialOf(question.weather),
         versions(visits.data ?? []),
         versions(records.data ?? []),
         versions(readings.data ?? []),

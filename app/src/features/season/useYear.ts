@@ -3,6 +3,7 @@ import { askYear } from '@/workers/askSeason';
 import type { SeasonQuestion } from '@/workers/seasonView';
 import type { YearQuestion } from '@/workers/yearView';
 import type { Zone } from '@alfombra/core';
+import { serialOf } from './serialOf';
 
 /** What the year of a zone of a lawn is worked out from. */
 export const yearQuestion = (
@@ -25,9 +26,7 @@ export function useYear(question: YearQuestion | null, version: number | string)
         question.zone.id,
         version,
         question.upkeep,
-        question.weather.today,
-        question.weather.station.id,
-        question.weather.station.standIn,
+        serialOf(question.weather),
         question.readings.map(({ id }) => id),
       ],
     ],
