@@ -18,3 +18,4 @@ export * from './program/threads';
 export * from './case/judgePins';
 export * from './case/lawnQuestion';
 export * from './case/protection';
+export * from './case/rememberedQuestion';

@@ -60,20 +60,29 @@ export function tryDay(session: SeasonSession, jobId: string, date: LocalDate): 
     decisions: [...input.decisions.filter((one) => !keys.has(decisionKey(one))), ...pins],
   });
   const own = new Set(works);
+  // By the piece of work: jobs that are joined or split on their day have not moved.
   const others = (of: Season) =>
     new Map(
-      jobsOf(of.steps)
-        .filter(({ lines }) => !lines.some(({ serves }) => serves.some((work) => own.has(work))))
-        .map(({ id, lines }) => [id, wholeJob(lines)]),
+      jobsOf(of.steps).flatMap(({ lines }) => {
+        const step = wholeJob(lines);
+        return step.serves.some((work) => own.has(work))
+          ? []
+          : step.serves.map((work) => [work, step] as const);
+      }),
     );
   const before = others(season);
   const after = others(tried);
-  const moved = [...new Map([...before, ...after]).keys()].flatMap((id) => {
-    const [from, to] = [before.get(id), after.get(id)];
-    const [was, is] = [from?.window.best ?? null, to?.window.best ?? null];
-    return was === is ? [] : [{ step: (to ?? from)!, from: was, to: is }];
-  });
-  return { threads: threadsOf(tried, input.records, shelfOf(input.policy.labels)), moved };
+  const moved = new Map<string, Trial['moved'][number]>();
+  for (const work of new Map([...before, ...after]).keys()) {
+    const [was, is] = [before.get(work), after.get(work)];
+    const [from, to] = [was?.window.best ?? null, is?.window.best ?? null];
+    const step = is ?? was;
+    if (step && from !== to) moved.set(`${step.id} ${from} ${to}`, { step, from, to });
+  }
+  return {
+    threads: threadsOf(tried, input.records, shelfOf(input.policy.labels)),
+    moved: [...moved.values()],
+  };
 }
 
 /** A season that the worker has worked out, and let go of since. */

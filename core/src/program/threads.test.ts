@@ -58,7 +58,8 @@ describe('the threads of a season', () => {
     expect(thread('control').map(({ subjects }) => [...subjects].sort())).toContainEqual(
       expect.arrayContaining(['dandelion', 'white-clover']) as string[],
     );
-    expect(thread('feed')).toHaveLength(1);
+    const ofYear = thread('feed').filter(({ needIds }) => needIds[0]!.endsWith(':2026'));
+    expect(ofYear).toHaveLength(1);
     expect(thread('feed')[0]!.knots.length).toBeGreaterThan(1);
   });
   it('hold from the day on which something was laid until it is worn, and fade then', () => {
@@ -70,6 +71,21 @@ describe('the threads of a season', () => {
     // What has no residual does not hold, whatever it is called.
     const nothing = [{ kind: 'fertilizer' as const, slug: 'urea' }];
     expect(holdOf(nothing, TODAY, LIBRARY)).toBeUndefined();
+  });
+  it('leave last year’s work to last year', () => {
+    const need = `control:dandelion:${zones[0]!.id}:2025`;
+    const record: Application = {
+      id: 'r0',
+      zoneId: zones[0]!.id,
+      date: localDate('2025-10-12'),
+      areaFt2: 100,
+      stepId: `${need}/walk/1`,
+      materials: [{ kind: 'herbicide', slug: '24d-amine', amount: 0.1, unit: 'fl-oz' }],
+    };
+    const of = threadsOf(seasonOf([record]), [record], LIBRARY);
+    expect(of.find(({ needIds }) => needIds.includes(need))!.knots.map(({ id }) => id)).toEqual([
+      'r0',
+    ]);
   });
   it('keep what is done, with what it still holds', () => {
     const step = season.steps.find(({ kind }) => kind === 'prevent')!;

@@ -36,9 +36,10 @@ export interface Thread {
 const KINDS: ReadonlySet<string> = new Set(NEED_KINDS);
 const kindOf = (need: string) => need.split(':')[0] as NeedKind;
 
-/** What needs of one kind, done by one job somewhere, have in common; the year's feedings are one thread. */
+/** What a need has in common with that of other zones in its cycle; the feedings of a year are one. */
 function strand(need: string): string {
-  return kindOf(need) === 'feed' ? 'feed' : `${kindOf(need)}:${subjectOfWork(need)}`;
+  const [kind, subject, , cycle] = need.split(':');
+  return kind === 'feed' ? `feed:${cycle}` : `${kind}:${subject}:${cycle}`;
 }
 
 const DONE_KINDS: Readonly<Record<NeedKind, StepKind>> = {

@@ -1,8 +1,9 @@
 import { gunzipSync, gzipSync } from 'node:zlib';
 import { addDays, type LawnRevision } from '@alfombra/core';
+import type { RememberedQuestion } from '@alfombra/core/planning';
 import { Op } from 'sequelize';
 import type { Models } from '../models';
-import type { AskedThen, LawnWork, RememberedPlan } from './summarize';
+import type { LawnWork, RememberedPlan } from './summarize';
 
 /** Revisions of a lawn that are told, and days for which they are kept: a season. */
 const MOST_TOLD = 40;
@@ -15,9 +16,9 @@ export interface PlanMarks {
   policy: string;
 }
 
-const packed = (asked: AskedThen): Buffer => gzipSync(JSON.stringify(asked));
-const unpacked = (asked: Buffer): AskedThen =>
-  JSON.parse(gunzipSync(asked).toString('utf8')) as AskedThen;
+const packed = (asked: RememberedQuestion): Buffer => gzipSync(JSON.stringify(asked));
+const unpacked = (asked: Buffer): RememberedQuestion =>
+  JSON.parse(gunzipSync(asked).toString('utf8')) as RememberedQuestion;
 
 /** Every lawn's last plan with what it was worked out from, and what has moved since, with its cause. */
 export class PlanMemory {

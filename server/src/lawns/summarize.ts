@@ -7,7 +7,6 @@ import {
   lawnBodySchema,
   probeReadingsOf,
   regionSchema,
-  seasonRequestSchema,
   zoneArea,
   type ApplicationRecordBody,
   type Company,
@@ -21,6 +20,7 @@ import {
   type WeatherBundle,
 } from '@alfombra/core';
 import {
+  askedOn,
   lawnSeasonInput,
   movesSince,
   planSeason,
@@ -35,7 +35,10 @@ import {
   questionOf,
   type PlannedWork,
   type PlannerQuestion,
+  remembered,
   type Protection,
+  type RememberedQuestion,
+  understood,
   type WorkMove,
 } from '@alfombra/core/planning';
 import type { Stored } from '../documents/store';
@@ -50,18 +53,11 @@ export interface LawnFile {
   samples: Stored<SoilSampleBody>[];
 }
 
-/** A question about a lawn but for its day, its weather and its company: small enough to be remembered. */
-export interface AskedThen extends Omit<PlannerQuestion['request'], 'today' | 'policy'> {
-  readings: PlannerQuestion['readings'];
-  records: PlannerQuestion['records'];
-  history: [string, string[]][];
-}
-
 /** A plan as it was worked out on a day, with what it was worked out from. */
 export interface RememberedPlan {
   day: Company['today'];
   works: PlannedWork[];
-  asked: AskedThen;
+  asked: RememberedQuestion;
 }
 
 const MOST_LETTERS = 200;
@@ -213,40 +209,25 @@ const inputOf = (
   sharedSoil: Map<string, SoilSeason>,
 ) => lawnSeasonInput(request, weather, readings, records, history, sharedSoil);
 
-/** A question that was remembered, as it is asked now: an older planner's may lack fields, or not be understood. */
-function understood({ readings, records, history, ...request }: AskedThen): AskedThen | null {
-  const { success, data } = askedThenSchema.safeParse(request);
-  return success ? { ...data, readings, records, history } : null;
-}
-const askedThenSchema = seasonRequestSchema.omit({ today: true, policy: true });
-
 /** What is remembered of a plan, and what moved in it since the last. */
 function planned(
-  { today, policy }: Company,
-  { request, readings, records, history }: PlannerQuestion,
+  company: Company,
+  question: PlannerQuestion,
   season: Season,
   weather: WeatherBundle,
   sharedSoil: Map<string, SoilSeason>,
   before: RememberedPlan | null,
 ): NonNullable<LawnWork['plan']> {
-  const { today: _today, policy: _policy, ...rest } = request;
-  const asked: AskedThen = { ...rest, readings, records, history: [...history] };
+  const asked = remembered(question);
   const works = plannedWorks(season);
-  const ask = (question: AskedThen): PlannedWork[] => {
-    if (question === asked) return works;
-    const { readings: read, records: done, history: known, ...of } = question;
-    const then = {
-      request: { ...of, today, policy },
-      readings: read,
-      records: done,
-      history: new Map(known),
-    };
-    return plannedWorks(planSeason(inputOf(then, weather, sharedSoil)));
-  };
+  const ask = (of: RememberedQuestion): PlannedWork[] =>
+    of === asked
+      ? works
+      : plannedWorks(planSeason(inputOf(askedOn(of, company), weather, sharedSoil)));
   const then = before && understood(before.asked);
   const moves =
-    before && then ? movesSince(before.works, then, asked, ask, [before.day, today]) : [];
-  return { day: today, works, asked, moves };
+    before && then ? movesSince(before.works, then, asked, ask, [before.day, company.today]) : [];
+  return { day: company.today, works, asked, moves };
 }
 
 /** What was done against each cause over the lawn: lapsed in one zone is lapsed. */

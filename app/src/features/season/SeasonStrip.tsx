@@ -59,7 +59,7 @@ export function SeasonStrip({
                 weight="semi"
                 tone="second"
                 numberOfLines={1}
-                className="bg-ground pr-1"
+                className={`pr-1 ${hand ? 'bg-ground' : 'bg-raised'}`}
               >
                 {threadName(t, row)}
               </Words>

@@ -37,6 +37,7 @@ export function TrialCard({
   const { t } = useTranslation();
   const words = useFailureWords();
   const putLawn = usePutLawn(lawn.id);
+  const { opens, closes } = step.window;
   const findings = said?.[date];
   const keep = () => {
     const decisions = withDay(lawn.decisions, today, step, date);
@@ -49,6 +50,11 @@ export function TrialCard({
         {t('threads.instead', { from: shortDay(step.window.best), to: shortDay(date) })}
       </Words>
       <View aria-live="polite" className="gap-2">
+        {date < opens || date > closes ? (
+          <Words weight="semi" tone="stop">
+            {t('threads.outside', { from: shortDay(opens), to: shortDay(closes) })}
+          </Words>
+        ) : null}
         {failed ? (
           <Failed message={failed.message} />
         ) : findings === undefined ? (

@@ -158,6 +158,13 @@ it('says of a tried day what the judge says and what moves, and keeps it on a wo
   rerender(card(step.window.best, undefined, new Error('the worker is gone')));
   expect(screen.getByText('the worker is gone')).toBeTruthy();
   expect(screen.queryByText(/being asked/)).toBeNull();
+  const outside = (date: typeof today) => {
+    rerender(card(date, words));
+    return screen.queryAllByText(/^Outside its days/).length;
+  };
+  const { opens, closes } = step.window;
+  expect([outside(closes), outside(addDays(closes, 1))]).toEqual([0, 1]);
+  expect([outside(opens), outside(addDays(opens, -1))]).toEqual([0, 1]);
   const day = addDays(step.window.best, 3);
   rerender(card(day, words));
   fireEvent.click(screen.getByText('Keep this day'));
